@@ -1,0 +1,1 @@
+export { TuneScreen as default } from '@/features/tune/TuneScreen';

@@ -1,0 +1,30 @@
+export { SPECIES, speciesOf, type Species } from './species';
+export {
+  BriefSchema,
+  FIRST_BRIEF,
+  PRESENTATIONS,
+  USUAL_SPEED_MPS,
+  waterOf,
+  type Brief,
+  type Presentation,
+} from './brief';
+export {
+  bedEchoesHeard,
+  bedEchoMargin,
+  predict,
+  targetStrengthOf,
+  verdictOf,
+  type Prediction,
+  type Verdict,
+} from './prediction';
+export {
+  CONTROLS,
+  speckLevel,
+  speckShare,
+  startSetup,
+  type Because,
+  type Control,
+  type Setup,
+  type SetupLine,
+} from './setup';
+export { benchPass } from './bench';

@@ -1,0 +1,98 @@
+import { clamp } from '@/core/maths';
+import {
+  detectionRange,
+  DETECTION_DB,
+  echoMargin,
+  equivalentBeamAngle,
+  faceBudget,
+  footprintWidth,
+  type Face,
+  type FaceBudget,
+  type Rig,
+} from '@/core/rig';
+import { bedBackscatter, bedLoss, fishTargetStrength, type BedMaterial } from '@/core/water';
+import { waterOf, type Brief } from './brief';
+import { speciesOf } from './species';
+
+/** Whether a target will show, in a word. */
+export type Verdict = 'clear' | 'just' | 'lost';
+
+/** Margin over the detection level from which an echo is clear rather than just there, dB. */
+const CLEAR_DB = 6;
+
+export const verdictOf = (marginDb: number): Verdict =>
+  marginDb >= DETECTION_DB + CLEAR_DB ? 'clear' : marginDb >= DETECTION_DB ? 'just' : 'lost';
+
+/** What one face would make of the brief's target. */
+export interface Prediction {
+  face: Face;
+  budget: FaceBudget;
+  targetStrengthDb: number;
+  /** Margin over noise on the axis at the deepest depth of the brief, dB. */
+  marginDb: number;
+  verdict: Verdict;
+  /** Deepest range at which the target is still told from noise on the axis, m. */
+  deepestM: number;
+  /** Width of the nominal cone at the shallow and the deep end, athwart, m. */
+  coverM: readonly [number, number];
+  /** Longest time and most pings a still fish at the shallow end spends in the cone. */
+  timeInConeS: number;
+}
+
+/** Mean target strength of the brief's fish, from the geometric mean of its lengths. */
+export const targetStrengthOf = (brief: Brief, frequencyHz: number): number =>
+  fishTargetStrength(
+    Math.sqrt(brief.lengthM[0] * brief.lengthM[1]),
+    frequencyHz,
+    speciesOf(brief.speciesId).bladder,
+  );
+
+/** Predicts what a face shows of the brief's target; the sonar equation and the cone's geometry, nothing else. */
+export function predict(brief: Brief, rig: Rig, face: Face): Prediction {
+  const budget = faceBudget(rig, face, waterOf(brief));
+  const targetStrengthDb = targetStrengthOf(brief, face.frequencyHz);
+  const marginDb = echoMargin(budget, brief.toM, targetStrengthDb);
+  return {
+    face,
+    budget,
+    targetStrengthDb,
+    marginDb,
+    verdict: verdictOf(marginDb),
+    deepestM: detectionRange(budget, targetStrengthDb),
+    coverM: [
+      footprintWidth(brief.fromM, face.beam.athwartRad),
+      footprintWidth(brief.toM, face.beam.athwartRad),
+    ],
+    timeInConeS:
+      brief.speedMps > 0 ? footprintWidth(brief.fromM, face.beam.alongRad) / brief.speedMps : Infinity,
+  };
+}
+
+/**
+ * Level of the m-th bed echo over noise, dB: the scatter law with A the smaller of beam and pulse area, then a
+ * −30 log m for stretching and spreading, the bed's reflection and 2 dB at the surface for each further bounce.
+ */
+export function bedEchoMargin(budget: FaceBudget, depthM: number, material: BedMaterial, m: number): number {
+  const beamArea = equivalentBeamAngle(budget.face.beam) * depthM * depthM;
+  const pulseArea = 2 * Math.PI * depthM * budget.resolutionM;
+  const area = Math.min(beamArea, pulseArea);
+  const first =
+    budget.sourceLevelDb -
+    40 * Math.log10(depthM) -
+    2 * budget.absorptionDbPerM * depthM +
+    10 * Math.log10(bedBackscatter(material, 0) * area);
+  const bounces = m - 1;
+  return (
+    first -
+    30 * Math.log10(m) -
+    bounces * (bedLoss(material) + 2 + 2 * budget.absorptionDbPerM * depthM) -
+    budget.noiseLevelDb
+  );
+}
+
+/** Bed echoes that stand over the noise, at least 1 and at most 4: those a late echo can come from. */
+export function bedEchoesHeard(budget: FaceBudget, depthM: number, material: BedMaterial): number {
+  let heard = 1;
+  while (heard < 4 && bedEchoMargin(budget, depthM, material, heard + 1) > 0) heard++;
+  return clamp(heard, 1, 4);
+}

@@ -1,0 +1,2 @@
+export { LARGEST_LOG_FILE, readLogFile, tooLarge, writeLogFile, type LogFileResult } from './logFile';
+export { writeGpx } from './gpx';

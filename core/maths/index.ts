@@ -1,0 +1,6 @@
+export { toDb, fromDb, sumDb } from './decibel';
+export { seededRandom, type Random } from './random';
+export { besselJ1 } from './bessel';
+export { bisectFalling } from './bisect';
+export { clamp, logistic, median, medianInPlace, selectInPlace } from './statistics';
+export { distanceM, placeFrom, type Position } from './position';

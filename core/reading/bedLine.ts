@@ -1,0 +1,131 @@
+import { medianInPlace } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import type { BedLine } from './findings';
+
+/** Height of the bins the line is first sought in, and of the windows above and below an edge, m. */
+const BIN_M = 0.12;
+const WINDOW_M = 0.6;
+/** Water the bed is never sought in, m. */
+const TOP_M = 0.8;
+/** What a jump of a bin from one ping to the next costs, dB of edge. */
+const JUMP_DB = 5;
+/** An edge must stand this far out to count for more than this (a saturated bed is no surer than a strong one), dB. */
+const CONTRAST_CAP_DB = 30;
+/** Below this mean contrast a ping shows no bed, dB. */
+const LEAST_CONTRAST_DB = 7;
+/** The first echo begins where the level comes within this of the bed's peak, dB: a diffuse bed grows from nothing. */
+const ONSET_DB = 12;
+
+/**
+ * The first bed echo, ping by ping. An edge is scored by mean level under it less mean level over it, plus its strength
+ * against the strongest of its ping, so that the second bed echo (weaker) and fish (thinner than the window) lose; the
+ * best line through all pings is found by dynamic programming (Viterbi) with a price on jumps, so that the line goes on
+ * under fish and through dropouts; then its edge is found to the sample.
+ */
+export function trackBed(channel: Channel): BedLine {
+  const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM } = channel;
+  const perBin = Math.max(1, Math.round(BIN_M / step));
+  const bins = Math.max(1, Math.floor(n / perBin));
+  const window = Math.max(3, Math.round(Math.max(WINDOW_M, 3 * channel.resolutionM) / step));
+  const topSample = Math.max(window, Math.ceil((TOP_M - firstRangeM) / step));
+  const alpha = channel.calibration?.absorptionDbPerM ?? 0;
+  const tvg = Float32Array.from({ length: n }, (_, j) => {
+    const range = Math.max(step, firstRangeM + j * step);
+    return 20 * Math.log10(range) + 2 * alpha * range;
+  });
+
+  const score = new Float32Array(pingCount * bins);
+  const sum = new Float64Array(n + 1);
+  const level = channel.levelDb;
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * n;
+    for (let j = 0; j < n; j++) sum[j + 1] = sum[j]! + level[row + j]! + tvg[j]!;
+    let strongest = -Infinity;
+    for (let j = topSample; j + window <= n; j += perBin) {
+      const under = (sum[j + window]! - sum[j]!) / window;
+      if (under > strongest) strongest = under;
+    }
+    for (let b = 0; b < bins; b++) {
+      let best = -60;
+      for (let j = b * perBin; j < (b + 1) * perBin; j++) {
+        if (j < topSample || j + window > n) continue;
+        const under = (sum[j + window]! - sum[j]!) / window;
+        const over = (sum[j]! - sum[j - window]!) / window;
+        const contrast = under - over;
+        const s = (contrast < CONTRAST_CAP_DB ? contrast : CONTRAST_CAP_DB) + 0.8 * (under - strongest);
+        if (s > best) best = s;
+      }
+      score[p * bins + b] = best;
+    }
+  }
+
+  // Viterbi with a linear price a bin: two sweeps a ping carry the best neighbour along.
+  const total = new Float32Array(bins);
+  const back = new Int16Array(pingCount * bins);
+  const carried = new Float32Array(bins);
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * bins;
+    for (let b = 0; b < bins; b++) {
+      carried[b] = total[b]!;
+      back[row + b] = b;
+    }
+    for (let b = 1; b < bins; b++)
+      if (carried[b - 1]! - JUMP_DB > carried[b]!) {
+        carried[b] = carried[b - 1]! - JUMP_DB;
+        back[row + b] = back[row + b - 1]!;
+      }
+    for (let b = bins - 2; b >= 0; b--)
+      if (carried[b + 1]! - JUMP_DB > carried[b]!) {
+        carried[b] = carried[b + 1]! - JUMP_DB;
+        back[row + b] = back[row + b + 1]!;
+      }
+    for (let b = 0; b < bins; b++) total[b] = carried[b]! + score[row + b]!;
+  }
+  let at = 0;
+  for (let b = 1; b < bins; b++) if (total[b]! > total[at]!) at = b;
+
+  const edge = new Float32Array(pingCount);
+  const contrastDb = new Float32Array(pingCount);
+  for (let p = pingCount - 1; p >= 0; p--) {
+    const row = p * n;
+    const middle = at * perBin;
+    let peak = -Infinity;
+    const until = Math.min(n - 1, middle + perBin + window);
+    for (let j = Math.max(0, middle - perBin); j <= until; j++)
+      if (level[row + j]! + tvg[j]! > peak) peak = level[row + j]! + tvg[j]!;
+    let over = 0;
+    let counted = 0;
+    for (let j = Math.max(0, middle - 2 * window); j < middle - perBin; j++) {
+      over += level[row + j]! + tvg[j]!;
+      counted++;
+    }
+    const quiet = counted > 0 ? over / counted : peak - 40;
+    contrastDb[p] = peak - quiet;
+    if (score[p * bins + at]! < LEAST_CONTRAST_DB) edge[p] = NaN;
+    else {
+      // Back from the strong part to where it first rose; a fish or speck higher up is not joined to it.
+      const threshold = Math.max(peak - ONSET_DB, quiet + 8);
+      let j = Math.max(0, middle - perBin);
+      while (j < until && level[row + j]! + tvg[j]! < threshold) j++;
+      const above = j > 0 ? level[row + j - 1]! + tvg[j - 1]! : threshold;
+      const here = level[row + j]! + tvg[j]!;
+      const part = here > above ? Math.min(1, Math.max(0, (here - threshold) / (here - above))) : 0;
+      edge[p] = firstRangeM + (j - part) * step;
+    }
+    at = back[p * bins + at]!;
+  }
+  return { rangeM: smoothEdge(edge), contrastDb };
+}
+
+/** Median of five pings takes out the fades of single ones. */
+function smoothEdge(edge: Float32Array): Float32Array {
+  const out = new Float32Array(edge.length);
+  const five = new Float32Array(5);
+  for (let p = 0; p < edge.length; p++) {
+    let count = 0;
+    for (let q = Math.max(0, p - 2); q <= Math.min(edge.length - 1, p + 2); q++)
+      if (edge[q]! === edge[q]!) five[count++] = edge[q]!;
+    out[p] = count >= 3 ? medianInPlace(five, count) : edge[p]!;
+  }
+  return out;
+}

@@ -1,0 +1,13 @@
+export type {
+  BedLine,
+  CloudFinding,
+  Finding,
+  FishFinding,
+  MarkShape,
+  Reading,
+  Reason,
+  Rival,
+} from './findings';
+export { readChannel } from './marks';
+export { trackBed } from './bedLine';
+export { fitCrossing, type Crossing } from './crossing';

@@ -1,0 +1,284 @@
+import { clamp, logistic, median } from '@/core/maths';
+import type { Channel, Recording } from '@/core/recording';
+import { fishLengthOf, lengthFactorOf, PASS_SPREAD_DB } from '@/core/water';
+import { excessOf } from './background';
+import { trackBed } from './bedLine';
+import { findClouds, type CloudOutline } from './clouds';
+import { fitCrossing, type Crossing } from './crossing';
+import type { BedLine, CloudFinding, Finding, FishFinding, MarkShape, Reading, Reason } from './findings';
+import { followEchoes, type Track } from './tracks';
+
+/** Pings a mark needs: two may be another sounder's, three in step are not. */
+const LEAST_PINGS = 3;
+
+/** A track with the curve fitted to it. */
+interface Fitted {
+  track: Track;
+  times: number[];
+  curve: Crossing | null;
+}
+
+function fitted(track: Track, timeS: Float64Array, speed: number): Fitted {
+  const times = track.pings.map((p) => timeS[p]!);
+  return { track, times, curve: fitCrossing(times, track.rangeM, speed) };
+}
+
+function joined(a: Track, b: Track): Track {
+  const order = [
+    ...a.pings.map((ping, i) => ({ from: a, ping, i })),
+    ...b.pings.map((ping, i) => ({ from: b, ping, i })),
+  ].sort((x, y) => x.ping - y.ping);
+  return {
+    pings: order.map((o) => o.ping),
+    rangeM: order.map((o) => o.from.rangeM[o.i]!),
+    thickM: order.map((o) => o.from.thickM[o.i]!),
+    overDb: order.map((o) => o.from.overDb[o.i]!),
+    peakSample: order.map((o) => o.from.peakSample[o.i]!),
+  };
+}
+
+/**
+ * Puts the pieces of one mark together: a piece joins another when its ranges lie on the other's curve, or when both
+ * curves have the same nearest point (the two legs of an arch whose middle faded).
+ */
+function joinPieces(pieces: Fitted[], timeS: Float64Array, speed: number, pulseM: number): Fitted[] {
+  const sorted = pieces.slice().sort((a, b) => b.track.pings.length - a.track.pings.length);
+  const out: Fitted[] = [];
+  for (const piece of sorted) {
+    let home = -1;
+    for (let k = 0; k < out.length && home < 0; k++) {
+      const curve = out[k]!.curve;
+      if (!curve) continue;
+      const offs = piece.times.map((t, i) =>
+        Math.abs(
+          piece.track.rangeM[i]! - Math.hypot(curve.nearestRangeM, curve.speedMps * (t - curve.nearestTimeS)),
+        ),
+      );
+      const sameCurve = median(offs) < 1.5 * pulseM;
+      const own = piece.curve;
+      const sameApex =
+        own !== null &&
+        own.offM < pulseM &&
+        Math.abs(own.nearestRangeM - curve.nearestRangeM) < 2.5 * pulseM &&
+        Math.abs(own.nearestTimeS - curve.nearestTimeS) * speed < 0.12 * curve.nearestRangeM;
+      if (sameCurve || sameApex) home = k;
+    }
+    if (home < 0) out.push(piece);
+    else out[home] = fitted(joined(out[home]!.track, piece.track), timeS, speed);
+  }
+  return out;
+}
+
+/** Rise of the mark from its outer ends to its nearest point, m, either side. */
+function legs(f: Fitted, nearest: number, apexS: number): { before: number; after: number } {
+  let before = 0;
+  let after = 0;
+  f.times.forEach((t, i) => {
+    const rise = f.track.rangeM[i]! - nearest;
+    if (t < apexS) before = Math.max(before, rise);
+    else after = Math.max(after, rise);
+  });
+  return { before, after };
+}
+
+function shapeOf(f: Fitted, pulseM: number, speed: number, nearest: number, apexS: number): MarkShape {
+  const { before, after } = legs(f, nearest, apexS);
+  const pings = f.track.pings.length;
+  const rises = (x: number): boolean => x > 0.8 * pulseM;
+  if (pings <= 2) return 'dot';
+  if (rises(before) && rises(after)) return 'arch';
+  if (rises(before) || rises(after)) return 'half';
+  if (speed < 0.25) return pings > 40 ? 'line' : 'clip';
+  return pings <= 4 ? 'dash' : 'clip';
+}
+
+const gapTo = (bed: BedLine, ping: number, range: number): number | null => {
+  const at = bed.rangeM[ping]!;
+  return at === at ? at - range : null;
+};
+
+function fishFinding(
+  f: Fitted,
+  id: number,
+  channel: Channel,
+  recording: Recording,
+  bed: BedLine,
+  speed: number,
+): FishFinding {
+  const { track } = f;
+  const pulseM = channel.resolutionM;
+  const first = track.pings[0]!;
+  const last = track.pings[track.pings.length - 1]!;
+  const t0 = f.times[0]!;
+  const t1 = f.times[f.times.length - 1]!;
+  const inside =
+    f.curve !== null &&
+    f.curve.nearestTimeS > t0 - 0.1 * (t1 - t0) &&
+    f.curve.nearestTimeS < t1 + 0.1 * (t1 - t0);
+  const lowest = Math.min(...track.rangeM);
+  const rangeM = inside && f.curve ? Math.min(f.curve.nearestRangeM, lowest + pulseM) : lowest;
+  const timeS =
+    inside && f.curve ? clamp(f.curve.nearestTimeS, t0, t1) : f.times[track.rangeM.indexOf(lowest)]!;
+  const shape = shapeOf(f, pulseM, speed, rangeM, timeS);
+  const { before, after } = legs(f, rangeM, timeS);
+
+  const strengths = track.peakSample.map((j, i) => {
+    const range = Math.max(pulseM, channel.firstRangeM + j * channel.sampleStepM);
+    const level = channel.levelDb[track.pings[i]! * channel.sampleCount + j]!;
+    return channel.calibration
+      ? level +
+          40 * Math.log10(range) +
+          2 * channel.calibration.absorptionDbPerM * range -
+          channel.calibration.sourceLevelDb
+      : level + 40 * Math.log10(range);
+  });
+  // The third strongest ping: near the beam's middle, and not a lucky peak of fading.
+  const sorted = strengths.slice().sort((a, b) => b - a);
+  const strengthDb = sorted[Math.min(2, sorted.length - 1)]!;
+  const likely = channel.calibration ? fishLengthOf(strengthDb, channel.frequencyHz) : null;
+  const spread = lengthFactorOf(2 * PASS_SPREAD_DB);
+
+  const share = track.pings.length / (last - first + 1);
+  const over = median(track.overDb);
+  const peakOver = Math.max(...track.overDb);
+  const offM = f.curve?.offM ?? pulseM;
+  const gapToBedM = gapTo(bed, track.pings[Math.floor(track.pings.length / 2)]!, rangeM);
+  const halfWidth = channel.beam.athwartRad / 2;
+  const thick = median(track.thickM);
+  const evidence =
+    0.35 * (peakOver - 15) +
+    0.25 * (Math.min(track.pings.length, 16) - 5) +
+    3 * (share - 0.7) -
+    1.2 * Math.max(0, offM / pulseM - 0.6) -
+    (gapToBedM !== null && gapToBedM < 0.4 ? 1.5 : 0);
+  const reasons: Reason[] = [
+    { name: 'stands-out', db: over },
+    { name: 'followed', pings: track.pings.length, share },
+  ];
+  if (shape === 'arch') reasons.push({ name: 'rises', riseM: Math.min(before, after) });
+  else if (gapToBedM !== null) reasons.push({ name: 'clear-of-bed', gapM: gapToBedM });
+  else reasons.push({ name: 'fits-crossing', offM });
+  const path = new Float32Array(last - first + 1).fill(NaN);
+  track.pings.forEach((p, i) => (path[p - first] = track.rangeM[i]!));
+  return {
+    id,
+    kind: 'fish',
+    shape,
+    fromPing: first,
+    toPing: last,
+    timeS,
+    rangeM,
+    depthM: [rangeM * Math.cos(Math.min(halfWidth, Math.PI / 3)), rangeM],
+    heightM: Math.max(...track.rangeM) - rangeM + thick,
+    gapToBedM,
+    overBackgroundDb: peakOver,
+    strengthDb,
+    lengthM: likely === null ? null : [likely / spread, likely, likely * spread],
+    confidence: logistic(evidence),
+    reasons,
+    rival:
+      gapToBedM !== null && gapToBedM < 0.4
+        ? { reading: 'bump-on-bed', test: 'bed-window' }
+        : thick > 2 * pulseM
+          ? { reading: 'several-fish', test: 'faster-chart' }
+          : track.pings.length < 6
+            ? { reading: 'another-sounder', test: 'pass-again' }
+            : { reading: 'debris', test: 'pass-again' },
+    path,
+  };
+}
+
+function cloudFinding(
+  cloud: CloudOutline,
+  id: number,
+  channel: Channel,
+  recording: Recording,
+  bed: BedLine,
+): CloudFinding {
+  const pings = cloud.toPing - cloud.fromPing + 1;
+  const range = (j: number): number => (j < 0 ? NaN : channel.firstRangeM + j * channel.sampleStepM);
+  const top = Float32Array.from(cloud.top, range);
+  const bottom = Float32Array.from(cloud.bottom, range);
+  let at = 0;
+  for (let k = 1; k < pings; k++) if (!(top[at]! <= top[k]!) && top[k]! === top[k]!) at = k;
+  let deepest = 0;
+  for (let k = 0; k < pings; k++) if (bottom[k]! > deepest) deepest = bottom[k]!;
+  const rangeM = top[at]!;
+  const heightM = deepest - rangeM;
+  const filled = cloud.top.reduce((sum, j) => sum + (j >= 0 ? 1 : 0), 0) / pings;
+  return {
+    id,
+    kind: 'cloud',
+    fromPing: cloud.fromPing,
+    toPing: cloud.toPing,
+    timeS: recording.navigation.timeS[cloud.fromPing + at]!,
+    rangeM,
+    depthM: [rangeM * Math.cos(Math.min(channel.beam.athwartRad / 2, Math.PI / 3)), deepest],
+    heightM,
+    gapToBedM: gapTo(bed, cloud.fromPing + at, deepest),
+    overBackgroundDb: cloud.overDb,
+    confidence: logistic(0.3 * (cloud.overDb - 8) + 0.15 * (pings - 10) + 2 * (filled - 0.6)),
+    reasons: [
+      { name: 'thick', heightM, pulseM: channel.resolutionM },
+      { name: 'stands-out', db: cloud.overDb },
+      { name: 'followed', pings, share: filled },
+    ],
+    rival:
+      pings > 400
+        ? { reading: 'layer', test: 'pass-again' }
+        : { reading: 'several-fish', test: 'other-beam' },
+    top,
+    bottom,
+  };
+}
+
+/** How far outside a cloud's outline the nearest point of one of its own may come to lie, m. */
+const CLOUD_EDGE_M = 0.6;
+
+/** Whether a mark's nearest point lies in a cloud: then it is the leg of one of the cloud's own. */
+function belongsToCloud(
+  mark: FishFinding,
+  f: Fitted,
+  cloud: CloudFinding,
+  timeS: Float64Array,
+  speed: number,
+): boolean {
+  const apexS = f.curve?.nearestTimeS ?? mark.timeS;
+  const apexM = f.curve?.nearestRangeM ?? mark.rangeM;
+  const slackS = CLOUD_EDGE_M / Math.max(speed, 0.2);
+  return (
+    apexS > timeS[cloud.fromPing]! - slackS &&
+    apexS < timeS[cloud.toPing]! + slackS &&
+    apexM > cloud.rangeM - CLOUD_EDGE_M &&
+    apexM < cloud.rangeM + cloud.heightM + CLOUD_EDGE_M
+  );
+}
+
+/**
+ * Reads one channel: the bed, single marks and clouds, nearest in time first. Uses pings, the channel and the boat's
+ * own instruments, and nothing else; works on uncalibrated levels too, where strengths stay relative.
+ */
+export function readChannel(recording: Recording, channel: Channel): Reading {
+  const bed = trackBed(channel);
+  const excess = excessOf(channel, bed);
+  const { clouds, taken } = findClouds(channel, bed, excess);
+  const { timeS, speedMps } = recording.navigation;
+  const speed = median(Array.from(speedMps));
+  const pieces = followEchoes(channel, bed, excess, taken)
+    .filter((track) => track.pings.length >= LEAST_PINGS)
+    .map((track) => fitted(track, timeS, speed));
+  const marks = joinPieces(pieces, timeS, speed, channel.resolutionM).filter(
+    (f) => f.track.pings.length > LEAST_PINGS,
+  );
+  const bait = clouds.map((cloud) => cloudFinding(cloud, 0, channel, recording, bed));
+  const findings: Finding[] = [...bait];
+  for (const mark of marks) {
+    const finding = fishFinding(mark, 0, channel, recording, bed, speed);
+    if (finding.confidence < 0.5) continue;
+    if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed))) continue;
+    findings.push(finding);
+  }
+  findings.sort((a, b) => a.timeS - b.timeS);
+  findings.forEach((f, i) => (f.id = i + 1));
+  return { channelId: channel.id, bed, findings };
+}

@@ -1,0 +1,141 @@
+import type { Channel } from '@/core/recording';
+import type { Excess } from './background';
+import type { BedLine } from './findings';
+
+/** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
+const BEGIN_DB = 11;
+const GO_ON_DB = 8;
+/** Pings a track may be missing before it ends. */
+const GAP_PINGS = 3;
+/** Thickness beyond which an echo is not one target's, pulse lengths. */
+const THICKEST = 3.2;
+/** Water at the top that is left out, m. */
+const TOP_M = 0.7;
+
+/** One echo followed from ping to ping. */
+export interface Track {
+  pings: number[];
+  /** Leading edge, m, a ping. */
+  rangeM: number[];
+  /** Thickness at −6 dB, m. */
+  thickM: number[];
+  /** Level over background, dB, and sample of its peak. */
+  overDb: number[];
+  peakSample: number[];
+}
+
+interface Peak {
+  range: number;
+  thick: number;
+  over: number;
+  sample: number;
+}
+
+/** The echoes of one ping that stand out and are no thicker than one target's. */
+function peaksOf(
+  channel: Channel,
+  over: Float32Array,
+  taken: Uint8Array,
+  p: number,
+  endSample: number,
+  out: Peak[],
+): void {
+  const { sampleCount: n, sampleStepM: step, levelDb } = channel;
+  const row = p * n;
+  const reach = Math.max(1, Math.round((0.6 * channel.resolutionM) / step));
+  out.length = 0;
+  const first = Math.max(1, Math.ceil((TOP_M - channel.firstRangeM) / step));
+  for (let j = first; j < endSample; j++) {
+    const here = over[row + j]!;
+    if (here < GO_ON_DB || taken[row + j] === 1) continue;
+    let highest = true;
+    for (let k = Math.max(0, j - reach); k <= Math.min(n - 1, j + reach) && highest; k++)
+      if (levelDb[row + k]! > levelDb[row + j]! || (k < j && levelDb[row + k] === levelDb[row + j]))
+        highest = false;
+    if (!highest) continue;
+    const edgeLevel = levelDb[row + j]! - 6;
+    let a = j;
+    while (a > 0 && levelDb[row + a - 1]! > edgeLevel) a--;
+    let b = j;
+    while (b < n - 1 && levelDb[row + b + 1]! > edgeLevel) b++;
+    if ((b - a + 1) * step > THICKEST * channel.resolutionM + 2 * step) continue;
+    const before = a > 0 ? levelDb[row + a - 1]! : edgeLevel;
+    const at = levelDb[row + a]!;
+    const part = at > before ? Math.min(1, (at - edgeLevel) / (at - before)) : 0;
+    out.push({
+      range: channel.firstRangeM + (a - part) * step,
+      thick: (b - a + 1) * step,
+      over: here,
+      sample: j,
+    });
+  }
+}
+
+interface Open extends Track {
+  last: number;
+  rate: number;
+}
+
+/**
+ * Follows echoes from ping to ping: each track foretells its next range from its last rate, takes the nearest peak
+ * within a pulse length of that, and ends after a few pings without one.
+ */
+export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, taken: Uint8Array): Track[] {
+  const { pingCount, sampleCount: n, sampleStepM: step } = channel;
+  const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
+  const done: Track[] = [];
+  let open: Open[] = [];
+  const peaks: Peak[] = [];
+  for (let p = 0; p < pingCount; p++) {
+    const bedRange = bed.rangeM[p]!;
+    const end =
+      bedRange === bedRange
+        ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)
+        : n - 1;
+    peaksOf(channel, excess.overDb, taken, p, Math.min(n - 1, end), peaks);
+    const used = new Uint8Array(peaks.length);
+    // The longest tracks choose first: they foretell best.
+    open.sort((x, y) => y.pings.length - x.pings.length);
+    for (const track of open) {
+      const ahead = p - track.last;
+      const foretold = track.rangeM[track.rangeM.length - 1]! + track.rate * ahead;
+      let best = -1;
+      let bestOff = gate * (track.pings.length < 3 ? 1.4 : 1) * (1 + 0.3 * (ahead - 1));
+      for (let k = 0; k < peaks.length; k++) {
+        const off = Math.abs(peaks[k]!.range - foretold);
+        if (used[k] === 0 && off < bestOff) {
+          best = k;
+          bestOff = off;
+        }
+      }
+      if (best < 0) continue;
+      used[best] = 1;
+      const peak = peaks[best]!;
+      const moved = (peak.range - track.rangeM[track.rangeM.length - 1]!) / ahead;
+      track.rate += (track.pings.length < 4 ? 0.6 : 0.3) * (moved - track.rate);
+      track.pings.push(p);
+      track.rangeM.push(peak.range);
+      track.thickM.push(peak.thick);
+      track.overDb.push(peak.over);
+      track.peakSample.push(peak.sample);
+      track.last = p;
+    }
+    for (let k = 0; k < peaks.length; k++) {
+      const peak = peaks[k]!;
+      if (used[k] === 1 || peak.over < BEGIN_DB) continue;
+      open.push({
+        pings: [p],
+        rangeM: [peak.range],
+        thickM: [peak.thick],
+        overDb: [peak.over],
+        peakSample: [peak.sample],
+        last: p,
+        rate: 0,
+      });
+    }
+    const going: Open[] = [];
+    for (const track of open) (p - track.last > GAP_PINGS ? done : going).push(track);
+    open = going;
+  }
+  return done.concat(open);
+}

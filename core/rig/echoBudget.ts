@@ -1,0 +1,80 @@
+import { bisectFalling } from '@/core/maths';
+import { absorptionOf, noiseSpectrum, soundSpeedOf, type Water } from '@/core/water';
+import { directivityIndex } from './beam';
+import { singlePulse, rangeResolution } from './pulse';
+import type { Rig } from './rig';
+import { sourceLevel, type Face } from './transducer';
+
+/** What the sonar equation needs of one face in one water, worked out once. */
+export interface FaceBudget {
+  face: Face;
+  sourceLevelDb: number;
+  /** Noise in the receiver's band, dB re 1 µPa, as an echo would have to beat it. */
+  noiseLevelDb: number;
+  absorptionDbPerM: number;
+  soundSpeedMps: number;
+  /** Range resolution δ = cτ/2, m. */
+  resolutionM: number;
+  pulseS: number;
+  bandwidthHz: number;
+}
+
+/** Level over noise at which an echo is told from it in a single column, dB. */
+export const DETECTION_DB = 10;
+
+/** The sonar equation's terms for a face of a rig in a water. */
+export function faceBudget(rig: Rig, face: Face, water: Water, { engine = false } = {}): FaceBudget {
+  const soundSpeedMps = soundSpeedOf(water);
+  const pulse = singlePulse(face.pulseS, face.frequencyHz, face.quality);
+  const spectrum = noiseSpectrum(face.frequencyHz, {
+    excessDb: rig.excessNoiseDb,
+    windMps: water.windMps,
+    engine,
+  });
+  return {
+    face,
+    sourceLevelDb: sourceLevel(face),
+    noiseLevelDb: spectrum + 10 * Math.log10(pulse.bandwidthHz) - directivityIndex(face.beam),
+    absorptionDbPerM: absorptionOf(water, face.frequencyHz).dbPerM,
+    soundSpeedMps,
+    resolutionM: rangeResolution(pulse, soundSpeedMps),
+    pulseS: pulse.durationS,
+    bandwidthHz: pulse.bandwidthHz,
+  };
+}
+
+/**
+ * Echo level of a point target, dB re 1 µPa: SL − 40 log R − 2αR + TS + 2B (Urick 1983).
+ * @param rangeM above 0 @param patternDb one-way pattern towards it, 0 or below @throws RangeError for a range of 0 or less
+ */
+export function pointEcho(
+  budget: FaceBudget,
+  rangeM: number,
+  targetStrengthDb: number,
+  patternDb = 0,
+): number {
+  if (!(rangeM > 0)) throw new RangeError(`echo level: range must be above 0, got ${rangeM} m`);
+  return (
+    budget.sourceLevelDb -
+    40 * Math.log10(rangeM) -
+    2 * budget.absorptionDbPerM * rangeM +
+    targetStrengthDb +
+    2 * patternDb
+  );
+}
+
+/** How far an echo stands over the noise, dB. */
+export const echoMargin = (
+  budget: FaceBudget,
+  rangeM: number,
+  targetStrengthDb: number,
+  patternDb = 0,
+): number => pointEcho(budget, rangeM, targetStrengthDb, patternDb) - budget.noiseLevelDb;
+
+/** Deepest range at which a target keeps `detectionDb` over the noise, m, up to `farM`. */
+export const detectionRange = (
+  budget: FaceBudget,
+  targetStrengthDb: number,
+  { patternDb = 0, detectionDb = DETECTION_DB, farM = 2000 } = {},
+): number =>
+  bisectFalling((r) => echoMargin(budget, r, targetStrengthDb, patternDb) - detectionDb, 0.5, farM, 0.01);

@@ -1,0 +1,31 @@
+import * as v from 'valibot';
+import { NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD } from './beam';
+import type { Rig } from './rig';
+
+const between = (low: number, high: number) =>
+  v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
+const Width = between(NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD);
+
+const FaceSchema = v.object({
+  id: v.pipe(v.string(), v.minLength(1), v.maxLength(40)),
+  label: v.pipe(v.string(), v.maxLength(60)),
+  frequencyHz: between(20e3, 1.3e6),
+  beam: v.object({ shape: v.picklist(['cone', 'fan']), alongRad: Width, athwartRad: Width }),
+  powerW: between(1, 5000),
+  efficiency: between(0.01, 1),
+  quality: between(1, 60),
+  pulseS: between(1e-5, 5e-3),
+});
+
+/** A rig from storage or a file. */
+export const RigSchema: v.GenericSchema<unknown, Rig> = v.object({
+  name: v.pipe(v.string(), v.maxLength(80)),
+  faces: v.pipe(v.array(FaceSchema), v.minLength(1), v.maxLength(8)),
+  screen: v.object({
+    rows: v.pipe(between(100, 2000), v.integer()),
+    columns: v.pipe(between(100, 2000), v.integer()),
+  }),
+  excessNoiseDb: between(0, 100),
+  tilt: v.object({ alongRad: between(-0.6, 0.6), athwartRad: between(-0.6, 0.6) }),
+  fastestPingRate: between(1, 60),
+});

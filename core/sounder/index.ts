@@ -1,0 +1,3 @@
+export { simulate, soundChannel, type SoundingRequest } from './simulate';
+export { traceEchoes, type EchoGeometry } from './trace';
+export { patternTable } from './patternTable';

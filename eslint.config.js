@@ -1,0 +1,83 @@
+const { defineConfig } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier/flat');
+
+/** Core folders in the direction imports may run: each may import itself and those before it. */
+const CORE_ORDER = [
+  'maths',
+  'units',
+  'water',
+  'rig',
+  'scene',
+  'recording',
+  'sounder',
+  'picture',
+  'reading',
+  'advice',
+  'logbook',
+  'training',
+  'formats',
+];
+/** What reads must not be able to see the truth. */
+const BLIND = { picture: ['scene', 'sounder'], reading: ['scene', 'sounder', 'picture'] };
+/** A recording knows nothing of what made it. */
+const EXTRA = { recording: ['scene'] };
+
+const anyWayTo = (name) => [`@/core/${name}`, `@/core/${name}/*`, `../${name}`, `../${name}/*`];
+
+const noImport = (names, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ group: names, message }] }],
+});
+
+const outsideCore = ['app', 'features', 'ui', 'stores', 'workers', 'server'].flatMap((name) => [
+  `@/${name}`,
+  `@/${name}/*`,
+  `../../${name}`,
+  `../../${name}/*`,
+]);
+
+const coreRules = CORE_ORDER.map((folder, at) => {
+  const banned = [...CORE_ORDER.slice(at + 1), ...(BLIND[folder] ?? []), ...(EXTRA[folder] ?? [])].flatMap(
+    anyWayTo,
+  );
+  return {
+    files: [`core/${folder}/**/*.ts`],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      ...noImport(
+        [...banned, ...outsideCore, 'react', 'react-*', 'expo*', 'node:*', 'zustand*'],
+        `core/${folder} may import only itself and: ${CORE_ORDER.slice(0, at).join(', ') || 'nothing'} (see docs/decisions.md).`,
+      ),
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'performance', 'Date'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Take a seeded generator (core/maths/random).' },
+      ],
+    },
+  };
+});
+
+const layer = (folder, banned) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  rules: noImport(
+    banned.flatMap((name) => [`@/${name}`, `@/${name}/*`]),
+    `${folder}/ sits below what it imports here: app → features → ui, stores, workers → core.`,
+  ),
+});
+
+module.exports = defineConfig([
+  { ignores: ['dist/**', '.expo/**', 'node_modules/**', 'coverage/**', 'test-results/**', 'expo-env.d.ts'] },
+  expo,
+  prettier,
+  ...coreRules,
+  layer('features', ['app']),
+  layer('ui', ['app', 'features', 'stores', 'workers']),
+  layer('stores', ['app', 'features', 'ui']),
+  layer('workers', ['app', 'features', 'ui', 'stores']),
+  {
+    files: ['scripts/**', '*.config.js', 'e2e/**'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', jest: 'readonly', require: 'readonly' },
+    },
+  },
+]);

@@ -1,0 +1,306 @@
+import { useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { RadioButton } from 'react-native-paper';
+import { useStore } from 'zustand';
+import { PRESENTATIONS, SPECIES, USUAL_SPEED_MPS, type Brief } from '@/core/advice';
+import { degToRad, measure, radToDeg } from '@/core/units';
+import { changeBrief, changeFace, changeRig, planStore } from '@/stores';
+import { Button, Chips, Dial, Sheet, Text, useTones } from '@/ui';
+import { useUnits } from '../units';
+import { PRESENTATION_WORDS, type BriefPiece } from './wording';
+
+const TITLE: Record<BriefPiece, string> = {
+  species: 'Fish and size',
+  depth: 'Depth',
+  water: 'Water',
+  presentation: 'How you fish',
+  beam: 'Beam and transducer',
+};
+
+/** Choosers of a brief; each says what it will not take and leaves the brief as it was. */
+function useChange(): {
+  change: (c: Partial<Brief>) => void;
+  problem: string | null;
+  setProblem: (p: string | null) => void;
+} {
+  const [problem, setProblem] = useState<string | null>(null);
+  return { change: (c) => setProblem(changeBrief(c)), problem, setProblem };
+}
+
+/** Whole steps of a dial in the user's unit, as SI. */
+function useSteps() {
+  const { system, show } = useUnits();
+  return {
+    system,
+    show,
+    depth: measure(system, 'depth'),
+    small: measure(system, 'small'),
+    speed: measure(system, 'speed'),
+    temperature: measure(system, 'temperature'),
+  };
+}
+
+function SpeciesChooser() {
+  const { brief } = useStore(planStore);
+  const { change, problem } = useChange();
+  const { small } = useSteps();
+  const [low, high] = brief.lengthM.map((m) => small.fromSi(m)) as [number, number];
+  const length = (x: number): string => `${x.toFixed(0)}\u00a0${small.unit}`;
+  const most = Math.round(small.fromSi(1.5));
+  return (
+    <>
+      <Dial
+        label="Smallest"
+        name="length-low"
+        value={Math.round(low)}
+        low={1}
+        high={most}
+        step={1}
+        show={length}
+        onChange={(x) => change({ lengthM: [small.toSi(x), Math.max(small.toSi(x), brief.lengthM[1])] })}
+      />
+      <Dial
+        label="Largest"
+        name="length-high"
+        value={Math.round(high)}
+        low={1}
+        high={most}
+        step={1}
+        show={length}
+        onChange={(x) => change({ lengthM: [Math.min(small.toSi(x), brief.lengthM[0]), small.toSi(x)] })}
+      />
+      {problem && <Text role="alert">{problem}</Text>}
+      <RadioButton.Group
+        value={brief.speciesId}
+        onValueChange={(id) => {
+          const species = SPECIES.find((s) => s.id === id);
+          if (species) change({ speciesId: species.id, lengthM: [...species.lengthM] });
+        }}
+      >
+        {SPECIES.map((s) => (
+          <RadioButton.Item key={s.id} label={s.label} value={s.id} style={styles.radio} />
+        ))}
+      </RadioButton.Group>
+    </>
+  );
+}
+
+function DepthChooser() {
+  const { brief } = useStore(planStore);
+  const { change, problem } = useChange();
+  const { depth } = useSteps();
+  const show = (x: number): string => `${x.toFixed(0)}\u00a0${depth.unit}`;
+  const deepest = Math.round(depth.fromSi(brief.toM > 40 ? 180 : 60));
+  const gap = depth.unit === 'ft' ? 4 : 1;
+  const from = Math.round(depth.fromSi(brief.fromM));
+  const to = Math.round(depth.fromSi(brief.toM));
+  return (
+    <>
+      <Dial
+        label="Shallowest fish"
+        name="depth-from"
+        value={from}
+        low={1}
+        high={deepest - gap}
+        step={1}
+        show={show}
+        onChange={(x) => change({ fromM: depth.toSi(x), toM: Math.max(brief.toM, depth.toSi(x + gap)) })}
+      />
+      <Dial
+        label="Bed"
+        name="depth-to"
+        value={to}
+        low={1 + gap}
+        high={deepest}
+        step={1}
+        show={show}
+        onChange={(x) =>
+          change({ toM: Math.max(2, depth.toSi(x)), fromM: Math.min(brief.fromM, depth.toSi(x - gap)) })
+        }
+      />
+      {problem && <Text role="alert">{problem}</Text>}
+      {brief.toM >= depth.toSi(deepest) - 0.5 && deepest < depth.fromSi(100) && (
+        <Button label="Deeper water" onPress={() => change({ toM: 60 })} />
+      )}
+    </>
+  );
+}
+
+function WaterChooser() {
+  const { brief } = useStore(planStore);
+  const { change, problem } = useChange();
+  const { depth, temperature, speed } = useSteps();
+  return (
+    <>
+      <Chips
+        label="Fresh or salt"
+        value={brief.salinity < 1 ? 'fresh' : 'salt'}
+        options={[
+          { value: 'fresh', label: 'Fresh' },
+          { value: 'salt', label: 'Salt' },
+        ]}
+        onChange={(kind) => change({ salinity: kind === 'salt' ? 35 : 0 })}
+      />
+      <Dial
+        label="Temperature"
+        value={Math.round(temperature.fromSi(brief.temperatureC))}
+        low={Math.round(temperature.fromSi(0))}
+        high={Math.round(temperature.fromSi(30))}
+        step={1}
+        show={(x) => `${x.toFixed(0)}\u00a0${temperature.unit}`}
+        onChange={(x) => change({ temperatureC: temperature.toSi(x) })}
+      />
+      <Chips
+        label="Layer"
+        value={brief.thermoclineM === null ? 'none' : 'layer'}
+        options={[
+          { value: 'none', label: 'Mixed' },
+          { value: 'layer', label: 'Layered' },
+        ]}
+        onChange={(kind) => change({ thermoclineM: kind === 'layer' ? 9 : null })}
+      />
+      {brief.thermoclineM !== null && (
+        <Dial
+          label="Depth of the layer"
+          value={Math.round(depth.fromSi(brief.thermoclineM))}
+          low={Math.round(depth.fromSi(2))}
+          high={Math.round(depth.fromSi(40))}
+          step={1}
+          show={(x) => `${x.toFixed(0)}\u00a0${depth.unit}`}
+          onChange={(x) => change({ thermoclineM: depth.toSi(x) })}
+        />
+      )}
+      <Dial
+        label="Wind"
+        value={Math.round(speed.fromSi(brief.windMps))}
+        low={0}
+        high={Math.round(speed.fromSi(12))}
+        step={1}
+        show={(x) => `${x.toFixed(0)}\u00a0${speed.unit}`}
+        onChange={(x) => change({ windMps: speed.toSi(x) })}
+      />
+      {problem && <Text role="alert">{problem}</Text>}
+    </>
+  );
+}
+
+function PresentationChooser() {
+  const { brief } = useStore(planStore);
+  const { change, problem } = useChange();
+  const { speed } = useSteps();
+  return (
+    <>
+      <Chips
+        label="How you fish"
+        value={brief.presentation}
+        options={PRESENTATIONS.map((p) => ({ value: p, label: PRESENTATION_WORDS[p].chip }))}
+        onChange={(p) => change({ presentation: p, speedMps: USUAL_SPEED_MPS[p] })}
+      />
+      <Dial
+        label="Boat speed"
+        name="boat-speed"
+        value={Number(speed.fromSi(brief.speedMps).toFixed(1))}
+        low={0}
+        high={Math.round(speed.fromSi(5))}
+        step={speed.unit === 'mph' ? 0.1 : 0.2}
+        show={(x) => `${x.toFixed(1)}\u00a0${speed.unit}`}
+        onChange={(x) => change({ speedMps: Math.min(5, speed.toSi(x)) })}
+      />
+      {problem && <Text role="alert">{problem}</Text>}
+    </>
+  );
+}
+
+function BeamChooser() {
+  const { brief, rig } = useStore(planStore);
+  const tones = useTones();
+  const { change, problem, setProblem } = useChange();
+  return (
+    <>
+      <Chips
+        label="Beam"
+        value={brief.faceId ?? 'auto'}
+        options={[
+          { value: 'auto', label: 'Whichever suits' },
+          ...rig.faces.map((f) => ({ value: f.id, label: f.label })),
+        ]}
+        onChange={(id) => change({ faceId: id === 'auto' ? null : id })}
+      />
+      {problem && <Text role="alert">{problem}</Text>}
+      {rig.faces.map((face) => (
+        <View key={face.id} style={[styles.face, { borderTopColor: tones.rule }]}>
+          <Text bold>{face.label}</Text>
+          <Dial
+            label={face.beam.shape === 'cone' ? 'Cone angle' : 'Slice, side to side'}
+            name={`cone-${face.id}`}
+            value={Math.round(radToDeg(face.beam.athwartRad))}
+            low={5}
+            high={90}
+            step={1}
+            show={(x) => `${x.toFixed(0)}°`}
+            onChange={(x) => {
+              const athwartRad = degToRad(x);
+              const alongRad = face.beam.shape === 'cone' ? athwartRad : face.beam.alongRad;
+              setProblem(changeFace(face.id, { beam: { ...face.beam, alongRad, athwartRad } }));
+            }}
+          />
+          <Dial
+            label="Power"
+            value={face.powerW}
+            low={50}
+            high={1000}
+            step={50}
+            show={(x) => `${x.toFixed(0)}\u00a0W`}
+            onChange={(x) => setProblem(changeFace(face.id, { powerW: x }))}
+          />
+        </View>
+      ))}
+      <View style={[styles.face, { borderTopColor: tones.rule }]}>
+        <Text bold>Screen of the unit</Text>
+        <Dial
+          label="Rows"
+          value={rig.screen.rows}
+          low={160}
+          high={1000}
+          step={20}
+          show={(x) => `${x.toFixed(0)} pixels`}
+          onChange={(x) => setProblem(changeRig({ screen: { ...rig.screen, rows: x } }))}
+        />
+        <Dial
+          label="Columns"
+          value={rig.screen.columns}
+          low={160}
+          high={1200}
+          step={20}
+          show={(x) => `${x.toFixed(0)} pixels`}
+          onChange={(x) => setProblem(changeRig({ screen: { ...rig.screen, columns: x } }))}
+        />
+      </View>
+    </>
+  );
+}
+
+const CHOOSER: Record<BriefPiece, () => ReactNode> = {
+  species: SpeciesChooser,
+  depth: DepthChooser,
+  water: WaterChooser,
+  presentation: PresentationChooser,
+  beam: BeamChooser,
+};
+
+/** The chooser of one piece of the brief. */
+export function BriefSheet({ piece, onClose }: { piece: BriefPiece | null; onClose: () => void }) {
+  if (!piece) return null;
+  const Chooser = CHOOSER[piece];
+  return (
+    <Sheet title={TITLE[piece]} open onClose={onClose}>
+      <Chooser />
+      <Button tone="main" label="Done" onPress={onClose} />
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  radio: { minHeight: 48, paddingHorizontal: 0 },
+  face: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
+});

@@ -1,0 +1,183 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useStore } from 'zustand';
+import { startSetup, type Setup } from '@/core/advice';
+import { planStore, takeToBench } from '@/stores';
+import { Button, InlineButton, Text, useTones, WIDE_PX } from '@/ui';
+import { useUnits } from '../units';
+import { BriefSheet } from './BriefSheet';
+import {
+  becauseWords,
+  briefWords,
+  CONTROL_WORDS,
+  lineValue,
+  predictionNumbers,
+  predictionWords,
+  type BriefPiece,
+} from './wording';
+
+function SetupCard({ setup }: { setup: Setup }) {
+  const units = useUnits();
+  const tones = useTones();
+  return (
+    <View role="list" aria-label="Start setup">
+      {setup.lines.map((line) => (
+        <View key={line.control} role="listitem" style={[styles.line, { borderTopColor: tones.rule }]}>
+          <View style={styles.lineHead}>
+            <Text bold>{CONTROL_WORDS[line.control]}</Text>
+            <Text kind="figure" testID={`setup-${line.control}`}>
+              {lineValue(line, units, setup.prediction.face)}
+            </Text>
+          </View>
+          <Text faint kind="small">
+            {becauseWords(line.because, units)}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Expectation({ setup }: { setup: Setup }) {
+  const units = useUnits();
+  const tones = useTones();
+  const [numbers, setNumbers] = useState(false);
+  return (
+    <View style={[styles.expect, { borderColor: tones.rule }]}>
+      <Text kind="heading">What each beam would show</Text>
+      {[setup.prediction, ...setup.others].map((p) => (
+        <View key={p.face.id}>
+          <Text bold={p === setup.prediction}>{predictionWords(p, units)}</Text>
+          {numbers && (
+            <Text faint kind="small">
+              {predictionNumbers(p)}
+            </Text>
+          )}
+        </View>
+      ))}
+      <Pressable
+        role="button"
+        aria-expanded={numbers}
+        onPress={() => setNumbers(!numbers)}
+        style={styles.more}
+      >
+        <Text style={{ color: tones.water }}>{numbers ? 'Hide the numbers' : 'Show the numbers'}</Text>
+      </Pressable>
+    </View>
+  );
+}
+
+/** The evening before: a brief that reads as a sentence, and the setup it leads to. */
+export function PlanScreen() {
+  const { brief, rig } = useStore(planStore);
+  const units = useUnits();
+  const tones = useTones();
+  const router = useRouter();
+  const { width } = useWindowDimensions();
+  const [open, setOpen] = useState<BriefPiece | null>(null);
+  const setup = useMemo(() => startSetup(brief, rig), [brief, rig]);
+  const words = briefWords(
+    brief,
+    units,
+    rig.faces.find((f) => f.id === brief.faceId),
+  );
+  const wide = width >= WIDE_PX;
+
+  const piece = (name: BriefPiece, hint: string) => (
+    <InlineButton
+      words={words[name]}
+      spoken={`${hint}: ${words[name]}. Change`}
+      onPress={() => setOpen(name)}
+      testID={`brief-${name}`}
+    />
+  );
+  const take = (): void => {
+    takeToBench({ brief, rig, seed: 1, settings: setup.settings });
+    router.push('/tune');
+  };
+
+  const sentence = (
+    <View style={styles.block}>
+      <Text kind="title">Plan</Text>
+      <Text style={styles.sentence}>
+        {piece('species', 'Fish')}
+        {', '}
+        {piece('depth', 'Depth')}
+        {', '}
+        {piece('water', 'Water')}
+        {', '}
+        {piece('presentation', 'Presentation and speed')}
+        {', with '}
+        {piece('beam', 'Beam and transducer')}
+        {'.'}
+      </Text>
+      <Text faint kind="small">
+        Tap what is underlined to change it. The setup follows at once.
+      </Text>
+    </View>
+  );
+  const action = (
+    <View style={[styles.action, !wide && { borderTopWidth: 1, borderTopColor: tones.rule }]}>
+      <Button
+        tone="main"
+        icon="arrow-right"
+        label="Take it to the bench"
+        onPress={take}
+        testID="take-to-bench"
+      />
+    </View>
+  );
+  return (
+    <View style={styles.screen}>
+      <ScrollView contentContainerStyle={[styles.page, wide && styles.pageWide]}>
+        <View style={wide && styles.left}>
+          {sentence}
+          {wide && action}
+          {wide && <Expectation setup={setup} />}
+        </View>
+        <View style={wide && styles.right}>
+          <Text kind="heading" style={styles.cardTitle}>
+            Start setup
+          </Text>
+          <Text faint kind="small">
+            A start, not an answer: it drifts with depth, clarity, bed, speed and the hour.
+          </Text>
+          <SetupCard setup={setup} />
+          {!wide && <Expectation setup={setup} />}
+        </View>
+      </ScrollView>
+      {!wide && action}
+      <BriefSheet piece={open} onClose={() => setOpen(null)} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  page: { padding: 16, paddingBottom: 32, gap: 20 },
+  pageWide: {
+    flexDirection: 'row',
+    gap: 40,
+    padding: 32,
+    maxWidth: 1240,
+    width: '100%',
+    alignSelf: 'center',
+  },
+  left: { flex: 5, gap: 20 },
+  right: { flex: 6 },
+  block: { gap: 10 },
+  sentence: { fontSize: 21, lineHeight: 36 },
+  cardTitle: { marginTop: 4 },
+  line: { borderTopWidth: 1, paddingVertical: 10, gap: 3, marginTop: 6 },
+  lineHead: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'baseline',
+    gap: 12,
+    flexWrap: 'wrap',
+  },
+  expect: { borderTopWidth: 2, paddingTop: 14, gap: 8, marginTop: 12 },
+  more: { minHeight: 48, justifyContent: 'center' },
+  action: { padding: 12 },
+});

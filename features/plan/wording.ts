@@ -1,0 +1,141 @@
+import type { Because, Brief, Control, Prediction, Presentation, SetupLine, Verdict } from '@/core/advice';
+import { speciesOf } from '@/core/advice';
+import type { Face } from '@/core/rig';
+import type { Units } from '../units';
+
+export const PRESENTATION_WORDS: Record<Presentation, { chip: string; sentence: string }> = {
+  search: { chip: 'Search at idle', sentence: 'searching' },
+  vertical: { chip: 'Sit and fish straight down', sentence: 'fishing straight down' },
+  drift: { chip: 'Drift', sentence: 'drifting' },
+  troll: { chip: 'Troll', sentence: 'trolling' },
+};
+
+export const CONTROL_WORDS: Record<Control, string> = {
+  range: 'Range',
+  beam: 'Frequency',
+  gain: 'Gain',
+  firstColour: 'First colour',
+  colourSpread: 'Colour spread',
+  otherSounders: 'Other sounders',
+  noiseRejection: 'Noise rejection',
+  topWater: 'Top water',
+  pingRate: 'Ping rate',
+  chartSpeed: 'Chart speed',
+  boatSpeed: 'Boat speed',
+};
+
+export const VERDICT_WORDS: Record<Verdict, string> = { clear: 'clear', just: 'just there', lost: 'lost' };
+
+export const frequencyWords = (hz: number): string => `${Number((hz / 1000).toFixed(0))}\u00a0kHz`;
+export const faceWords = (face: Pick<Face, 'label'>): string => face.label;
+const db = (x: number): string => `${x < 0 ? '−' : ''}${Math.abs(Math.round(x))}\u00a0dB`;
+const percent = (share: number): string => {
+  const p = share * 100;
+  return `${p < 0.1 ? 'under 0.1' : Number(p.toPrecision(2))}\u00a0%`;
+};
+const perSecond = (x: number): string => `${Number(x.toFixed(1))}\u00a0a second`;
+
+/** Gain and colours are told in dB until the user has said how their own unit counts them. */
+export function lineValue(line: SetupLine, units: Units, face: Face): string {
+  switch (line.control) {
+    case 'range':
+      return `0–${units.show('depth', line.value, 0)}`;
+    case 'beam':
+      return faceWords(face);
+    case 'gain':
+      return `${line.value > 0 ? '+' : ''}${db(line.value)}`;
+    case 'firstColour':
+    case 'colourSpread':
+      return db(line.value);
+    case 'otherSounders':
+      return line.value === 0 ? 'off' : `${line.value} of 3`;
+    case 'noiseRejection':
+      return line.value === 0 ? 'off' : `${line.value} of 8`;
+    case 'topWater':
+      return line.value === 0 ? 'off' : `${line.value} of 10`;
+    case 'pingRate':
+      return perSecond(line.value);
+    case 'chartSpeed':
+      return `${Number(line.value.toFixed(1))} columns\u00a0a second`;
+    case 'boatSpeed':
+      return line.value < 0.05 ? 'still' : units.show('speed', line.value);
+  }
+}
+
+const reach = (b: { deepestM: number; marginDb: number }, units: Units): string =>
+  `this fish shows to ${units.show('depth', b.deepestM, 0)} straight below`;
+
+/** The reason of a line, with its numbers in the user's units. */
+export function becauseWords(b: Because, units: Units): string {
+  const depth = (m: number, decimals?: number): string => units.show('depth', m, decimals);
+  switch (b.rule) {
+    case 'beam-widest-that-shows':
+      return `The widest beam that still shows it: covers ${depth(b.coverM, 0)} of bed${b.otherCoverM === null ? '' : ` against ${depth(b.otherCoverM, 0)}`}; ${reach(b, units)}.`;
+    case 'beam-narrowest-that-shows':
+      return `The narrowest, so that what is drawn is under you: covers ${depth(b.coverM)} of bed${b.otherCoverM === null ? '' : ` against ${depth(b.otherCoverM, 0)}`}; ${reach(b, units)}.`;
+    case 'beam-strongest':
+      return `No beam shows this fish clearly at the bed; this one comes nearest: ${reach(b, units)}.`;
+    case 'beam-chosen':
+      return `Your choice: covers ${depth(b.coverM, b.coverM < 10 ? 1 : 0)} of bed; ${reach(b, units)}.`;
+    case 'range-bed-and-margin':
+      return `Bed at ${depth(b.bedM, 0)} and ${depth(b.marginM, 1)} below it for its tail. One screen row is ${units.show('small', b.rowM)} of water.`;
+    case 'gain-few-specks':
+      return `Leaves ${percent(b.share)} of open water at the foot of the window in specks; the fish stands ${db(b.targetOverBottomDb)} over the weakest colour.`;
+    case 'first-colour-back-a-touch':
+      return `Back a touch from the specks: ${percent(b.share)} of open water are left.`;
+    case 'spread-target-in-middle':
+      return `Puts this fish (${db(b.targetStrengthDb)} target strength) ${Math.round(b.part * 100)}\u00a0% up the colours, with room above for bigger fish and the bed.`;
+    case 'ping-rate-clear-of-late-bed':
+      return `Faster than ${perSecond(b.limit)}, one of ${b.bedEchoes} bed echoes strong enough to be heard would come back into the next ping and draw a false bed.`;
+    case 'ping-rate-fastest':
+      return `As fast as your unit goes; late echoes of ${b.bedEchoes} bed bounces stay clear up to ${perSecond(b.limit)}.`;
+    case 'chart-one-to-one':
+      return `One column is ${units.show('small', b.columnM)} of way, about one row of water (${units.show('small', b.rowM)}), so shapes are true. The screen holds ${Math.round(b.historyS)}\u00a0s.`;
+    case 'chart-column-a-ping':
+      return b.columnM > 0.005
+        ? `A column a ping, the fastest that is not repetition: ${units.show('small', b.columnM, 0)} of way a column against ${units.show('small', b.rowM)} of water a row. The screen holds ${Math.round(b.historyS)}\u00a0s.`
+        : `A column a ping: sitting still, the chart is time only. The screen holds ${Math.round(b.historyS)}\u00a0s.`;
+    case 'noise-least':
+      return 'None to start with: it takes small fish with the specks. Raise it only as far as the specks trouble you.';
+    case 'other-sounders-one-step':
+      return 'Drops what one ping has and its neighbours lack. A true mark is in several pings, so the first step costs nothing.';
+    case 'top-water-above-fish':
+      return `Clears wind bubbles to ${depth(b.reachM)}, well above the shallowest fish at ${depth(b.shallowestM)}.`;
+    case 'top-water-off':
+      return 'Off: there is little wind to hide, or fish too near the top to spare.';
+    case 'speed-enough-pings':
+      return `A fish at the shallow end gets up to ${Math.round(b.pings)} pings, more than the 5 a shape needs; that holds to ${units.show('speed', b.fastestMps, 0)}.`;
+    case 'speed-too-fast':
+      return `Too fast for a shape: ${b.pings.toFixed(1)} pings on a fish at the shallow end. Slow to ${units.show('speed', b.fastestMps)}.`;
+    case 'speed-still':
+      return 'Sitting still: a fish draws as long as it stays in the beam.';
+  }
+}
+
+/** Parts of the brief as it is read out: plain words and the pieces that can be changed. */
+export type BriefPiece = 'species' | 'depth' | 'water' | 'presentation' | 'beam';
+
+export function briefWords(brief: Brief, units: Units, face: Face | undefined): Record<BriefPiece, string> {
+  const [low, high] = brief.lengthM;
+  const layer = brief.thermoclineM === null ? '' : `, layer at ${units.show('depth', brief.thermoclineM, 0)}`;
+  return {
+    species: `${speciesOf(brief.speciesId).label} ${units.band('small', low, high, 0)}`,
+    depth: units.band('depth', brief.fromM, brief.toM, 0),
+    water: `${brief.salinity < 1 ? 'fresh' : 'salt'} water, ${units.show('temperature', brief.temperatureC)}${layer}`,
+    presentation:
+      PRESENTATION_WORDS[brief.presentation].sentence +
+      (brief.speedMps < 0.05 ? '' : ` at ${units.show('speed', brief.speedMps)}`),
+    beam: face ? `the ${faceWords(face)} beam` : 'the beam that suits',
+  };
+}
+
+/** The prediction of a face in a sentence. */
+export function predictionWords(p: Prediction, units: Units): string {
+  const edge = units.show('depth', p.deepestM, 0);
+  return p.verdict === 'lost'
+    ? `${faceWords(p.face)}: lost at the bed; shows to ${edge}.`
+    : `${faceWords(p.face)}: ${VERDICT_WORDS[p.verdict]} all the way down; shows to ${edge}.`;
+}
+
+export const predictionNumbers = (p: Prediction): string =>
+  `Echo ${db(p.marginDb)} over noise on the axis at the bed (10\u00a0dB needed to be told from it); source level ${db(p.budget.sourceLevelDb)}, target ${db(p.targetStrengthDb)}, noise ${db(p.budget.noiseLevelDb)}.`;

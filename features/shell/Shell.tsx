@@ -1,0 +1,105 @@
+import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
+import { Link, usePathname } from 'expo-router';
+import { useState, type ReactNode } from 'react';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { IconButton, Text, TOUCH_PX, useTones, WIDE_PX, type IconName } from '@/ui';
+import { MenuSheet } from './MenuSheet';
+import { Notices } from './Notices';
+
+/** The verbs of a day, in its order. */
+const PLACES = [
+  { href: '/plan', label: 'Plan', icon: 'notebook-edit-outline' },
+  { href: '/tune', label: 'Tune', icon: 'tune-variant' },
+  { href: '/read', label: 'Read', icon: 'magnify' },
+  { href: '/log', label: 'Log', icon: 'bookmark-multiple-outline' },
+] as const satisfies readonly { href: string; label: string; icon: IconName }[];
+
+function Places({ wide }: { wide: boolean }) {
+  const tones = useTones();
+  const path = usePathname();
+  return (
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={[
+        wide ? styles.rail : styles.tabs,
+        { backgroundColor: tones.page, borderColor: tones.rule },
+        wide ? { borderRightWidth: 1 } : { borderTopWidth: 1 },
+      ]}
+    >
+      {PLACES.map(({ href, label, icon }) => {
+        const here = path === href;
+        const colour = here ? tones.buoy : tones.ink;
+        return (
+          <Link
+            key={href}
+            href={href}
+            aria-current={here ? 'page' : undefined}
+            style={wide ? styles.railLink : styles.tabLink}
+          >
+            <View style={[styles.place, here && { borderColor: tones.buoy }]}>
+              <MaterialCommunityIcons name={icon} size={24} color={colour} aria-hidden />
+              <Text kind="small" bold={here} style={{ color: colour }}>
+                {label}
+              </Text>
+            </View>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+/** The frame every screen stands in: header, places (a rail when wide, tabs on a phone), notices. */
+export function Shell({ children }: { children: ReactNode }) {
+  const tones = useTones();
+  const { width } = useWindowDimensions();
+  const [menuOpen, setMenuOpen] = useState(false);
+  const wide = width >= WIDE_PX;
+  return (
+    <View style={[styles.app, { backgroundColor: tones.ground }]}>
+      <View role="banner" style={[styles.header, { borderBottomColor: tones.rule }]}>
+        <Text bold>Nimble Echo</Text>
+        <IconButton icon="dots-horizontal" label="Units, light and help" onPress={() => setMenuOpen(true)} />
+      </View>
+      <View style={[styles.middle, { flexDirection: wide ? 'row' : 'column' }]}>
+        {wide && <Places wide />}
+        <View role="main" style={styles.main}>
+          {children}
+        </View>
+        {!wide && <Places wide={false} />}
+      </View>
+      <Notices />
+      <MenuSheet open={menuOpen} onClose={() => setMenuOpen(false)} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  app: { flex: 1, minHeight: '100%' },
+  header: {
+    height: TOUCH_PX + 4,
+    paddingLeft: 16,
+    paddingRight: 4,
+    flexDirection: 'row',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    borderBottomWidth: 1,
+  },
+  middle: { flex: 1, minHeight: 0 },
+  main: { flex: 1, minHeight: 0 },
+  rail: { width: 92, paddingTop: 12, gap: 6 },
+  tabs: { flexDirection: 'row', justifyContent: 'space-around' },
+  railLink: { width: '100%' },
+  tabLink: { flexGrow: 1 },
+  place: {
+    minHeight: 60,
+    minWidth: 64,
+    width: '100%',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: 2,
+    borderTopWidth: 3,
+    borderColor: 'transparent',
+  },
+});

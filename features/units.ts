@@ -1,0 +1,26 @@
+import { useMemo } from 'react';
+import { useStore } from 'zustand';
+import { format, formatBand, type MeasureName, type UnitSystem } from '@/core/units';
+import { preferenceStore, unitsOf } from '@/stores';
+
+/** The user's units, and numbers written in them. */
+export interface Units {
+  system: UnitSystem;
+  show: (name: MeasureName, si: number, decimals?: number) => string;
+  band: (name: MeasureName, low: number, high: number, decimals?: number) => string;
+}
+
+export const unitsIn = (system: UnitSystem): Units => ({
+  system,
+  show: (name, si, decimals) => format(system, name, si, decimals),
+  band: (name, low, high, decimals) => formatBand(system, name, low, high, decimals),
+});
+
+export function useUnits(): Units {
+  const system = useStore(preferenceStore, unitsOf);
+  return useMemo(() => unitsIn(system), [system]);
+}
+
+/** Seconds as `1:07`. */
+export const clock = (seconds: number): string =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;

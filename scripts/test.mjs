@@ -1,0 +1,52 @@
+/** Everything that must hold: lint, types, unit and browser tests. The last line counts them. */
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { ensureChromium, ensurePackages, run } from './tools.mjs';
+
+ensurePackages();
+const CHROMIUM = ensureChromium();
+rmSync('test-results', { recursive: true, force: true });
+mkdirSync('test-results', { recursive: true });
+
+let passed = 0;
+let failed = 0;
+/** @param {string} name @param {boolean} ok */
+const count = (name, ok) => {
+  if (ok) passed++;
+  else {
+    failed++;
+    console.error(`✗ ${name}`);
+  }
+};
+
+/**
+ * Adds a runner's own counts; a runner that left none, or ended badly with none failed, is one failure.
+ * @param {string} name @param {boolean} ok @param {string} file @param {(report: any) => [number, number]} counts
+ */
+const add = (name, ok, file, counts) => {
+  if (!existsSync(file)) return count(`${name} left no report`, false);
+  const [good, bad] = counts(JSON.parse(readFileSync(file, 'utf8')));
+  passed += good;
+  failed += bad;
+  if (good === 0) count(`${name} ran no test`, false);
+  if (!ok && bad === 0) count(`${name} ended badly`, false);
+};
+
+count('lint', run('npm', ['run', '--silent', 'lint']));
+// Expo writes the types of the routes and assets; a fresh clone has none yet.
+const built = run('node', ['scripts/build.mjs']);
+count('build', built);
+count('types', run('npm', ['run', '--silent', 'types']));
+const unit = run('npx', ['jest', '--json', '--outputFile=test-results/unit.json', '--silent=false']);
+add('unit tests', unit, 'test-results/unit.json', (r) => [
+  r.numPassedTests,
+  r.numFailedTests + r.numRuntimeErrorTestSuites,
+]);
+if (built) {
+  const browser = run('npx', ['playwright', 'test'], { CHROMIUM });
+  add('browser tests', browser, 'test-results/e2e.json', (r) => [
+    r.stats.expected,
+    r.stats.unexpected + r.stats.flaky,
+  ]);
+}
+console.log(`tests: ${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

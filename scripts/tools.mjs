@@ -1,0 +1,62 @@
+/** What the scripts share: running a command, and making sure that packages and a browser are there. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+
+const QUIET = { EXPO_NO_TELEMETRY: '1', CI: '1' };
+
+/**
+ * Runs a command with its output on the screen; returns whether it succeeded.
+ * @param {string} command @param {string[]} args @param {Record<string, string>} [env]
+ */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, {
+    stdio: 'inherit',
+    env: { ...process.env, ...QUIET, ...env },
+  });
+  if (error) console.error(`${command} could not be run: ${error.message}`);
+  return status === 0;
+}
+
+/** Installs the packages when they are missing or the lock file has changed since. */
+export function ensurePackages() {
+  const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+  const stamp = 'node_modules/.installed-lock';
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log('Installing packages…');
+  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) {
+    console.error('The packages could not be installed. Is there a way to the npm registry?');
+    process.exit(1);
+  }
+  mkdirSync('node_modules', { recursive: true });
+  writeFileSync(stamp, lock);
+}
+
+/** @param {string} name */
+const found = (name) =>
+  spawnSync('sh', ['-c', `command -v ${name}`])
+    .stdout?.toString()
+    .trim() ?? '';
+
+/** The browser's path; installs Debian's chromium when there is none. Ends the script with a plain message when it cannot. */
+export function ensureChromium() {
+  const there = process.env.CHROMIUM ?? found('chromium');
+  if (there) return there;
+  if (!found('apt-get')) {
+    console.error('The browser tests need Chromium. Install it, or set CHROMIUM to its path.');
+    process.exit(1);
+  }
+  console.log('Installing chromium…');
+  const lock = 'DPkg::Lock::Timeout=540';
+  const ok =
+    run('apt-get', ['update', '-qq']) &&
+    run('apt-get', ['install', '-y', '-qq', '-o', lock, 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
+  const path = found('chromium');
+  if (!ok || !path) {
+    console.error(
+      'Chromium could not be installed (this needs root and a way to Debian’s packages). Install it by hand, or set CHROMIUM to its path.',
+    );
+    process.exit(1);
+  }
+  return path;
+}

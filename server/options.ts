@@ -1,0 +1,40 @@
+import { parseArgs } from 'node:util';
+
+/** What the server is told on the command line. */
+export interface ServerOptions {
+  host: string;
+  port: number;
+  /** Fail when the port is taken, instead of taking a free one. */
+  strictPort: boolean;
+  dist: string;
+  cert: string | null;
+  key: string | null;
+}
+
+/** Reads the command line. @throws Error with a plain sentence for what it cannot use */
+export function readOptions(args: readonly string[]): ServerOptions {
+  const { values } = parseArgs({
+    args: [...args],
+    options: {
+      host: { type: 'string', default: '127.0.0.1' },
+      port: { type: 'string', default: '4170' },
+      'strict-port': { type: 'boolean', default: false },
+      dist: { type: 'string', default: 'dist' },
+      cert: { type: 'string' },
+      key: { type: 'string' },
+    },
+  });
+  const port = Number(values.port);
+  if (!(Number.isInteger(port) && port >= 0 && port <= 65535))
+    throw new Error(`--port must be a whole number from 0 to 65535, got ${values.port}`);
+  if ((values.cert === undefined) !== (values.key === undefined))
+    throw new Error('--cert and --key go together: give both files or neither');
+  return {
+    host: values.host,
+    port,
+    strictPort: values['strict-port'],
+    dist: values.dist,
+    cert: values.cert ?? null,
+    key: values.key ?? null,
+  };
+}

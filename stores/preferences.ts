@@ -1,0 +1,28 @@
+import * as v from 'valibot';
+import { createStore } from 'zustand/vanilla';
+import { systemOfLocale, type UnitSystem } from '@/core/units';
+
+const PreferencesSchema = v.object({
+  /** null = as the device's locale has it. */
+  units: v.nullable(v.picklist(['metric', 'feet'])),
+  theme: v.picklist(['auto', 'day', 'dusk']),
+});
+export type Preferences = v.InferOutput<typeof PreferencesSchema>;
+
+export const preferenceStore = createStore<Preferences>(() => ({ units: null, theme: 'auto' }));
+
+export const unitsOf = (p: Preferences): UnitSystem =>
+  p.units ?? systemOfLocale(typeof navigator === 'undefined' ? 'en' : navigator.language);
+
+export const setUnits = (units: UnitSystem): void => preferenceStore.setState({ units });
+export const setTheme = (theme: Preferences['theme']): void => preferenceStore.setState({ theme });
+
+export const PREFERENCES = {
+  store: preferenceStore,
+  key: 'preferences',
+  label: 'Your preferences',
+  version: 1,
+  schema: PreferencesSchema,
+  pick: ({ units, theme }: Preferences): Preferences => ({ units, theme }),
+  put: (saved: Preferences) => saved,
+};

@@ -1,0 +1,22 @@
+/** Hands the user a file to keep. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser has taken the address up by the next turn.
+  setTimeout(() => URL.revokeObjectURL(url), 0);
+}
+
+/** Lets the user choose a file; null when they think better of it. Nothing is read yet. */
+export function chooseFile(accept: string): Promise<File | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.onchange = () => resolve(input.files?.[0] ?? null);
+    input.oncancel = () => resolve(null);
+    input.click();
+  });
+}

@@ -1,0 +1,12 @@
+export { Button, IconButton, type IconName } from './Button';
+export { Chips } from './Chips';
+export { depthScale } from './depthScale';
+export { Dial } from './Dial';
+export { EchoCanvas, type ScaleMark } from './EchoCanvas';
+export { EmptyState } from './EmptyState';
+export { chooseFile, saveFile } from './files';
+export { InlineButton } from './InlineButton';
+export { PaletteBar } from './PaletteBar';
+export { Sheet } from './Sheet';
+export { Text } from './Text';
+export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, WIDE_PX, type Tones } from './theme';

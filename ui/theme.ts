@@ -1,0 +1,107 @@
+import { createContext, useContext } from 'react';
+import { configureFonts, MD3DarkTheme, MD3LightTheme, type MD3Theme } from 'react-native-paper';
+
+/** Colours of one light: what a notebook page, its ink and two pencils are by day and at dusk. */
+export interface Tones {
+  dark: boolean;
+  ground: string;
+  /** A second page, for sheets and the rail. */
+  page: string;
+  ink: string;
+  /** Ink for what matters less; still 7:1 on the ground. */
+  faint: string;
+  rule: string;
+  /** Buoy orange: the one accent, for what can be done next. */
+  buoy: string;
+  onBuoy: string;
+  /** Water green: what is chosen, what is clear. */
+  water: string;
+  onWater: string;
+  waterWash: string;
+  danger: string;
+}
+
+export const TONES: Record<'day' | 'dusk', Tones> = {
+  day: {
+    dark: false,
+    ground: '#f4eee2',
+    page: '#fbf8f0',
+    ink: '#1c1a17',
+    faint: '#4a443b',
+    rule: '#c9bfab',
+    buoy: '#9c3606',
+    onBuoy: '#fffaf2',
+    water: '#13504a',
+    onWater: '#f7fbf8',
+    waterWash: '#d8e5da',
+    danger: '#8c1d18',
+  },
+  dusk: {
+    dark: true,
+    ground: '#191c1b',
+    page: '#222725',
+    ink: '#f0e9db',
+    faint: '#c6bfb0',
+    rule: '#454a47',
+    buoy: '#ff9d61',
+    onBuoy: '#2b1204',
+    water: '#8fd3bd',
+    onWater: '#06231d',
+    waterWash: '#2a3d38',
+    danger: '#ffb4ab',
+  },
+};
+
+export const FONT = {
+  text: 'AtkinsonHyperlegible',
+  bold: 'AtkinsonHyperlegibleBold',
+  figures: 'AtkinsonHyperlegibleMono',
+};
+
+/** The Paper theme of a light: flat, ruled, in the shipped fonts. */
+export function paperTheme(tones: Tones): MD3Theme {
+  const base = tones.dark ? MD3DarkTheme : MD3LightTheme;
+  return {
+    ...base,
+    roundness: 1,
+    fonts: configureFonts({ config: { fontFamily: FONT.text } }),
+    colors: {
+      ...base.colors,
+      primary: tones.water,
+      onPrimary: tones.onWater,
+      primaryContainer: tones.waterWash,
+      onPrimaryContainer: tones.ink,
+      secondary: tones.buoy,
+      onSecondary: tones.onBuoy,
+      secondaryContainer: tones.waterWash,
+      onSecondaryContainer: tones.ink,
+      background: tones.ground,
+      onBackground: tones.ink,
+      surface: tones.page,
+      onSurface: tones.ink,
+      surfaceVariant: tones.ground,
+      onSurfaceVariant: tones.faint,
+      outline: tones.faint,
+      outlineVariant: tones.rule,
+      error: tones.danger,
+      elevation: {
+        ...base.colors.elevation,
+        level0: tones.ground,
+        level1: tones.page,
+        level2: tones.page,
+        level3: tones.page,
+        level4: tones.page,
+        level5: tones.page,
+      },
+    },
+  };
+}
+
+/** What every part of a screen is drawn with. */
+export const TonesContext = createContext<Tones>(TONES.day);
+export const useTones = (): Tones => useContext(TonesContext);
+
+/** Widths from which a screen has room for a rail and columns side by side. */
+export const WIDE_PX = 900;
+/** Least size of anything pressed with a wet thumb. */
+export const TOUCH_PX = 48;

@@ -1,0 +1,136 @@
+import type { FailureCode, FromWorker, ResultOf, Stage, Task, ToWorker } from './protocol';
+
+/** The part of a Worker the client needs; tests pass one of their own. */
+export interface WorkerLike {
+  postMessage(message: ToWorker): void;
+  terminate(): void;
+  onmessage: ((event: { data: FromWorker }) => void) | null;
+  onerror: ((event: { message?: string }) => void) | null;
+  onmessageerror: (() => void) | null;
+}
+
+export class TaskFailed extends Error {
+  constructor(
+    readonly code: FailureCode,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+export interface TaskOptions {
+  /** Tasks of one lane supersede each other: only the newest counts. */
+  lane: string;
+  onStage?: (stage: Stage) => void;
+}
+
+export interface Outcome<T extends Task> {
+  result: ResultOf<T>;
+  /** Time spent in the worker, ms. */
+  workMs: number;
+}
+
+export interface WorkerClient {
+  run<T extends Task>(task: T, options: TaskOptions): Promise<Outcome<T>>;
+  /** Gives up what a lane waits for; a task already at work is stopped with its worker. */
+  cancel(lane: string): void;
+}
+
+/** No bench task takes this long on a slow phone; one that does is stuck. */
+export const DEADLINE_MS = 30_000;
+
+interface Waiting {
+  id: number;
+  task: Task;
+  lane: string;
+  onStage?: (stage: Stage) => void;
+  resolve: (outcome: { result: never; workMs: number }) => void;
+  reject: (error: TaskFailed) => void;
+}
+
+/**
+ * One worker, one task at a time. A newer task of a lane takes the place of an older one that still waits, and the
+ * result of an older one at work is dropped. Every call settles: on an answer, a crash, a deadline or a cancel.
+ */
+export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLINE_MS): WorkerClient {
+  let worker: WorkerLike | null = null;
+  let nextId = 1;
+  let busy: Waiting | null = null;
+  let deadline: ReturnType<typeof setTimeout> | null = null;
+  const queue: Waiting[] = [];
+
+  const fail = (waiting: Waiting, code: FailureCode, message: string): void =>
+    waiting.reject(new TaskFailed(code, message));
+
+  const finish = (): Waiting | null => {
+    const done = busy;
+    busy = null;
+    if (deadline !== null) clearTimeout(deadline);
+    deadline = null;
+    return done;
+  };
+
+  const stopWorker = (code: FailureCode, message: string): void => {
+    worker?.terminate();
+    worker = null;
+    const done = finish();
+    if (done) fail(done, code, message);
+    next();
+  };
+
+  const hear = (message: FromWorker): void => {
+    if (!busy || message.id !== busy.id) return;
+    if (message.type === 'stage') {
+      busy.onStage?.(message.stage);
+      return;
+    }
+    const done = finish()!;
+    // A newer task of the lane waits already: this answer is of yesterday.
+    if (queue.some((w) => w.lane === done.lane)) fail(done, 'superseded', 'A newer request took its place.');
+    else if (message.type === 'failed') fail(done, message.code, message.message);
+    else done.resolve({ result: message.result as never, workMs: message.workMs });
+    next();
+  };
+
+  const start = (): WorkerLike => {
+    const fresh = spawn();
+    fresh.onmessage = (event) => hear(event.data);
+    fresh.onerror = (event) => stopWorker('crashed', event.message ?? 'The computation stopped.');
+    fresh.onmessageerror = () => stopWorker('crashed', 'The computation sent something unreadable.');
+    return fresh;
+  };
+
+  const next = (): void => {
+    if (busy) return;
+    const waiting = queue.shift();
+    if (!waiting) return;
+    busy = waiting;
+    try {
+      worker ??= start();
+      worker.postMessage({ id: waiting.id, task: waiting.task });
+      deadline = setTimeout(
+        () =>
+          stopWorker('deadline', `The computation took longer than ${deadlineMs / 1000} s and was stopped.`),
+        deadlineMs,
+      );
+    } catch (error) {
+      stopWorker('crashed', error instanceof Error ? error.message : String(error));
+    }
+  };
+
+  return {
+    run: (task, { lane, onStage }) =>
+      new Promise((resolve, reject) => {
+        for (let i = queue.length - 1; i >= 0; i--)
+          if (queue[i]!.lane === lane)
+            fail(queue.splice(i, 1)[0]!, 'superseded', 'A newer request took its place.');
+        queue.push({ id: nextId++, task, lane, onStage, resolve: resolve as Waiting['resolve'], reject });
+        next();
+      }),
+    cancel: (lane) => {
+      for (let i = queue.length - 1; i >= 0; i--)
+        if (queue[i]!.lane === lane) fail(queue.splice(i, 1)[0]!, 'cancelled', 'Cancelled.');
+      if (busy?.lane === lane) stopWorker('cancelled', 'Cancelled.');
+    },
+  };
+}
