@@ -7,12 +7,15 @@ import { preferenceStore, unitsOf } from '@/stores';
 export interface Units {
   system: UnitSystem;
   show: (name: MeasureName, si: number, decimals?: number) => string;
+  /** A height or length: in small units below a metre, in depth units above. */
+  height: (si: number) => string;
   band: (name: MeasureName, low: number, high: number, decimals?: number) => string;
 }
 
 export const unitsIn = (system: UnitSystem): Units => ({
   system,
   show: (name, si, decimals) => format(system, name, si, decimals),
+  height: (si) => (si < 1 ? format(system, 'small', si, 0) : format(system, 'depth', si)),
   band: (name, low, high, decimals) => formatBand(system, name, low, high, decimals),
 });
 

@@ -2,7 +2,7 @@ import { XMLBuilder } from 'fast-xml-parser';
 import type { Entry } from '@/core/logbook';
 
 /** Characters XML 1.0 cannot hold. */
- 
+
 const NOT_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g;
 
 const clean = (text: string): string => text.replace(NOT_XML, '');

@@ -1,14 +1,17 @@
+import { clamp } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 import type { Excess } from './background';
 
 /** A sample belongs to something when it stands this far over the background, dB. */
 const FULL_DB = 6;
-/** Size of the window whose filling is measured: metres of range and pings either side. */
+/** Size of the window whose filling is measured: metres of range, and metres of way either side as pings (within bounds). */
 const WINDOW_M = 0.6;
-const WINDOW_PINGS = 3;
+const WINDOW_WAY_M = 0.5;
+const FEWEST_PINGS = 3;
+const MOST_PINGS = 14;
 /** A window filled this much holds many echoes: a lone fish fills a pulse length of it. */
-const CORE_FILL = 0.6;
+const CORE_FILL = 0.55;
 /** A cloud reaches out from its core as far as windows are filled this much. */
 const SKIRT_FILL = 0.33;
 /** Clouds smaller than this are specks, m of height. */
@@ -33,9 +36,11 @@ export function findClouds(
   channel: Channel,
   bed: BedLine,
   excess: Excess,
+  pingsPerM: number,
 ): { clouds: CloudOutline[]; taken: Uint8Array } {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const over = excess.overDb;
+  const halfPings = Math.round(clamp(WINDOW_WAY_M * pingsPerM, FEWEST_PINGS, MOST_PINGS));
   const half = Math.max(1, Math.round(Math.max(WINDOW_M, 4 * channel.resolutionM) / step / 2));
   const bedSample = Int32Array.from(bed.rangeM, (r) =>
     r === r ? Math.floor((r - channel.firstRangeM - 2 * channel.resolutionM) / step) : n,
@@ -54,13 +59,13 @@ export function findClouds(
   /** 1 = in a skirt, 2 = in a core. */
   const full = new Uint8Array(pingCount * n);
   const run = new Float32Array(n);
-  for (let p = 0; p < pingCount + WINDOW_PINGS; p++) {
+  for (let p = 0; p < pingCount + halfPings; p++) {
     if (p < pingCount) for (let j = 0; j < n; j++) run[j]! += column[p * n + j]!;
-    const old = p - 2 * WINDOW_PINGS - 1;
+    const old = p - 2 * halfPings - 1;
     if (old >= 0) for (let j = 0; j < n; j++) run[j]! -= column[old * n + j]!;
-    const middle = p - WINDOW_PINGS;
+    const middle = p - halfPings;
     if (middle < 0) continue;
-    const whole = 2 * WINDOW_PINGS + 1;
+    const whole = 2 * halfPings + 1;
     for (let j = 0; j < n; j++)
       full[middle * n + j] = run[j]! >= CORE_FILL * whole ? 2 : run[j]! >= SKIRT_FILL * whole ? 1 : 0;
   }

@@ -41,7 +41,14 @@ function joined(a: Track, b: Track): Track {
  * Puts the pieces of one mark together: a piece joins another when its ranges lie on the other's curve, or when both
  * curves have the same nearest point (the two legs of an arch whose middle faded).
  */
-function joinPieces(pieces: Fitted[], timeS: Float64Array, speed: number, pulseM: number): Fitted[] {
+function joinPieces(
+  pieces: Fitted[],
+  timeS: Float64Array,
+  speed: number,
+  { resolutionM: pulseM, beam }: Channel,
+): Fitted[] {
+  // A curve is only believed as far out as a strong fish can still be in the beam.
+  const reach = Math.tan(Math.min(1.2, 0.9 * beam.alongRad));
   const sorted = pieces.slice().sort((a, b) => b.track.pings.length - a.track.pings.length);
   const out: Fitted[] = [];
   for (const piece of sorted) {
@@ -49,6 +56,8 @@ function joinPieces(pieces: Fitted[], timeS: Float64Array, speed: number, pulseM
     for (let k = 0; k < out.length && home < 0; k++) {
       const curve = out[k]!.curve;
       if (!curve) continue;
+      const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
+      if (away > reach * curve.nearestRangeM) continue;
       const offs = piece.times.map((t, i) =>
         Math.abs(
           piece.track.rangeM[i]! - Math.hypot(curve.nearestRangeM, curve.speedMps * (t - curve.nearestTimeS)),
@@ -91,6 +100,11 @@ function shapeOf(f: Fitted, pulseM: number, speed: number, nearest: number, apex
   if (speed < 0.25) return pings > 40 ? 'line' : 'clip';
   return pings <= 4 ? 'dash' : 'clip';
 }
+
+/** Nothing read off a screen is surer than this: catching is the proof. */
+const SUREST = 0.98;
+
+const confidenceOf = (evidence: number): number => Math.min(SUREST, logistic(evidence));
 
 const gapTo = (bed: BedLine, ping: number, range: number): number | null => {
   const at = bed.rangeM[ping]!;
@@ -174,7 +188,7 @@ function fishFinding(
     overBackgroundDb: peakOver,
     strengthDb,
     lengthM: likely === null ? null : [likely / spread, likely, likely * spread],
-    confidence: logistic(evidence),
+    confidence: confidenceOf(evidence),
     reasons,
     rival:
       gapToBedM !== null && gapToBedM < 0.4
@@ -217,7 +231,7 @@ function cloudFinding(
     heightM,
     gapToBedM: gapTo(bed, cloud.fromPing + at, deepest),
     overBackgroundDb: cloud.overDb,
-    confidence: logistic(0.3 * (cloud.overDb - 8) + 0.15 * (pings - 10) + 2 * (filled - 0.6)),
+    confidence: confidenceOf(0.3 * (cloud.overDb - 8) + 0.15 * (pings - 10) + 2 * (filled - 0.6)),
     reasons: [
       { name: 'thick', heightM, pulseM: channel.resolutionM },
       { name: 'stands-out', db: cloud.overDb },
@@ -232,10 +246,17 @@ function cloudFinding(
   };
 }
 
-/** How far outside a cloud's outline the nearest point of one of its own may come to lie, m. */
+/** How far outside a cloud's outline one of its own may come to lie, m. */
 const CLOUD_EDGE_M = 0.6;
+/** Share of a mark's points that must lie where a cloud's legs can for it to be one. */
+const LEG_SHARE = 0.8;
+/** A whole arch this far over a cloud's level is a fish of its own beside it, dB. */
+const STRONGER_DB = 6;
 
-/** Whether a mark's nearest point lies in a cloud: then it is the leg of one of the cloud's own. */
+/**
+ * Whether a mark is one of a cloud's own: its nearest point lies in the cloud, or its points lie where the legs of the
+ * cloud's members must (ranges √(r² + v²Δt²) for r from the cloud's top to its foot).
+ */
 function belongsToCloud(
   mark: FishFinding,
   f: Fitted,
@@ -243,15 +264,23 @@ function belongsToCloud(
   timeS: Float64Array,
   speed: number,
 ): boolean {
+  const from = timeS[cloud.fromPing]!;
+  const to = timeS[cloud.toPing]!;
+  const top = cloud.rangeM - CLOUD_EDGE_M;
+  const foot = cloud.rangeM + cloud.heightM + CLOUD_EDGE_M;
+  const slackS = CLOUD_EDGE_M / Math.max(speed, 0.2);
   const apexS = f.curve?.nearestTimeS ?? mark.timeS;
   const apexM = f.curve?.nearestRangeM ?? mark.rangeM;
-  const slackS = CLOUD_EDGE_M / Math.max(speed, 0.2);
-  return (
-    apexS > timeS[cloud.fromPing]! - slackS &&
-    apexS < timeS[cloud.toPing]! + slackS &&
-    apexM > cloud.rangeM - CLOUD_EDGE_M &&
-    apexM < cloud.rangeM + cloud.heightM + CLOUD_EDGE_M
-  );
+  if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
+  if (mark.shape === 'arch' && mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB) return false;
+  let inside = 0;
+  f.times.forEach((t, i) => {
+    const away = speed * Math.max(0, from - t, t - to);
+    const range = f.track.rangeM[i]!;
+    // Out there a leg has left every beam.
+    if (away < 1.5 * foot && range > Math.hypot(top, away) && range < Math.hypot(foot, away)) inside++;
+  });
+  return inside >= LEG_SHARE * f.times.length;
 }
 
 /**
@@ -259,17 +288,15 @@ function belongsToCloud(
  * own instruments, and nothing else; works on uncalibrated levels too, where strengths stay relative.
  */
 export function readChannel(recording: Recording, channel: Channel): Reading {
-  const bed = trackBed(channel);
-  const excess = excessOf(channel, bed);
-  const { clouds, taken } = findClouds(channel, bed, excess);
   const { timeS, speedMps } = recording.navigation;
   const speed = median(Array.from(speedMps));
+  const bed = trackBed(channel);
+  const excess = excessOf(channel, bed, recording.pingRate);
+  const { clouds, taken } = findClouds(channel, bed, excess, recording.pingRate / Math.max(speed, 0.1));
   const pieces = followEchoes(channel, bed, excess, taken)
     .filter((track) => track.pings.length >= LEAST_PINGS)
     .map((track) => fitted(track, timeS, speed));
-  const marks = joinPieces(pieces, timeS, speed, channel.resolutionM).filter(
-    (f) => f.track.pings.length > LEAST_PINGS,
-  );
+  const marks = joinPieces(pieces, timeS, speed, channel).filter((f) => f.track.pings.length > LEAST_PINGS);
   const bait = clouds.map((cloud) => cloudFinding(cloud, 0, channel, recording, bed));
   const findings: Finding[] = [...bait];
   for (const mark of marks) {

@@ -10,7 +10,7 @@ const GAP_PINGS = 3;
 /** Thickness beyond which an echo is not one target's, pulse lengths. */
 const THICKEST = 3.2;
 /** Water at the top that is left out, m. */
-const TOP_M = 0.7;
+const TOP_M = 1;
 
 /** One echo followed from ping to ping. */
 export interface Track {

@@ -128,11 +128,13 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
   const radiusX = still ? 0.1 * toM : Math.min(4, 0.3 * spacing(toM));
   const radiusY = Math.min(3, 0.15 * toM);
   const cloudZ = Math.max(radiusZ + 0.5, 0.45 * bedAt(cloudS));
+  const drift = still ? 0.12 : 0;
   const clouds: BaitCloud[] = [
     {
-      x: speedMps * cloudS,
+      x: (speedMps - drift) * cloudS,
       y: bait.between(-0.3, 0.3) * radiusY,
       z: cloudZ,
+      vx: drift,
       radiusXM: radiusX,
       radiusYM: radiusY,
       radiusZM: radiusZ,

@@ -23,9 +23,12 @@ export interface Fish {
 
 /** A cloud of bait: individuals scattered through a flattened ball. */
 export interface BaitCloud {
+  /** Middle at time 0, m. */
   x: number;
   y: number;
   z: number;
+  /** Drift of the whole cloud, m/s. */
+  vx: number;
   /** Half axes, m. */
   radiusXM: number;
   radiusYM: number;

@@ -65,9 +65,9 @@ export function truthOf(scene: Scene, track: Track, halfWidthRad: number): Truth
     fish,
     firstBedRangeM,
     clouds: scene.clouds.map((c) => {
+      const aside = (p: number): number => Math.abs(track.xM[p]! - c.x - c.vx * track.timeS[p]!);
       let nearestP = 0;
-      for (let p = 1; p < pings; p++)
-        if (Math.abs(track.xM[p]! - c.x) < Math.abs(track.xM[nearestP]! - c.x)) nearestP = p;
+      for (let p = 1; p < pings; p++) if (aside(p) < aside(nearestP)) nearestP = p;
       return { timeS: track.timeS[nearestP]!, topM: c.z - c.radiusZM, bottomM: c.z + c.radiusZM };
     }),
   };

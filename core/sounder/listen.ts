@@ -1,4 +1,4 @@
-import { fromDb, type Random } from '@/core/maths';
+import { clamp, fromDb, type Random } from '@/core/maths';
 import { ringTime, type FaceBudget } from '@/core/rig';
 import type { OtherSounder, Track } from '@/core/scene';
 import type { EchoGeometry } from './trace';
@@ -82,6 +82,11 @@ export function listen(
     return source * fromDb(RING_START_DB - ringFall * past);
   });
 
+  // A swell moves the layer, not the bubbles at the surface: how much of it, by sample.
+  const swell = Float64Array.from({ length: samples }, (_, j) =>
+    geometry.layerDepthM > 0 ? clamp(((j * step) / geometry.layerDepthM - 0.4) / 0.3, 0, 1) : 0,
+  );
+
   // Bed and volume speckle stays alike while the face moves less than its own size (van Cittert–Zernike).
   const wavelength = geometry.soundSpeedMps / budget.face.frequencyHz;
   const alikeM = wavelength / (2 * Math.sin(budget.face.beam.alongRad / 2));
@@ -122,8 +127,7 @@ export function listen(
           power += once * again;
         }
       }
-      // A swell moves the layer, not the bubbles at the surface.
-      const from = range - (range > 2 * Math.abs(shift) ? shift : 0);
+      const from = range - shift * swell[j]!;
       const volume =
         cumulativeAt(volumePower, 0, binCount, binM, from) -
         cumulativeAt(volumePower, 0, binCount, binM, from - delta);

@@ -1,4 +1,12 @@
-import { BED, BED_MATERIALS, bedBackscatter, bedReflection, fishTargetStrength , absorptionOf, soundSpeedOf } from '@/core/water';
+import {
+  BED,
+  BED_MATERIALS,
+  bedBackscatter,
+  bedReflection,
+  fishTargetStrength,
+  absorptionOf,
+  soundSpeedOf,
+} from '@/core/water';
 import { seededRandom } from '@/core/maths';
 import type { Face, Rig } from '@/core/rig';
 import { bedDepthAt, bedMaterialAt, bedSlopeAt, fishAt, type Scene, type Track } from '@/core/scene';
@@ -29,6 +37,8 @@ export interface EchoGeometry {
   /** Bins, cumulative: the same of layers and surface bubbles, at rest; `volumeShiftM` moves it ping by ping. */
   volumePower: Float32Array;
   volumeShiftM: Float32Array;
+  /** Depth of the layer that rises and falls, m; 0 when there is none. */
+  layerDepthM: number;
 }
 
 /** Angle off the vertical beyond which the bed is not traced; patterns of real faces are unknown out there. */
@@ -337,7 +347,7 @@ export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, fa
     }
     for (let k = 0; k < scene.clouds.length; k++) {
       const cloud = scene.clouds[k]!;
-      const dx = cloud.x - x0;
+      const dx = cloud.x + cloud.vx * t - x0;
       const dy = cloud.y - y0;
       const dz = cloud.z - heave;
       if (Math.abs(dx) > reachAlong * (dz + cloud.radiusZM) + cloud.radiusXM) continue;
@@ -370,5 +380,6 @@ export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, fa
     bedReflection: bed.reflection,
     volumePower: traceVolume(scene, pattern, absorptionDbPerM, binM, binCount),
     volumeShiftM,
+    layerDepthM: layer?.depthM ?? 0,
   };
 }

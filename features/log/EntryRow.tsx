@@ -21,7 +21,7 @@ interface Props {
 export function EntryRow({ entry, open, onPress }: Props) {
   const tones = useTones();
   const router = useRouter();
-  const { show, band } = useUnits();
+  const { show, band, height } = useUnits();
   const { brief, settings, marks } = entry;
   const again = (): void => {
     takeToBench({ brief, rig: planStore.getState().rig, seed: entry.seed, settings });
@@ -44,14 +44,14 @@ export function EntryRow({ entry, open, onPress }: Props) {
             {brief.speedMps > 0.05 ? ` at ${show('speed', brief.speedMps)}` : ''}.
           </Text>
           <Text>
-            Range {show('depth', settings.rangeM, 0)}, gain {settings.gainDb} dB, colours{' '}
-            {settings.firstColourDb} + {settings.colourSpreadDb} dB, {settings.pingRate} pings and{' '}
+            Range {show('depth', settings.rangeM, 0)}, gain {String(settings.gainDb).replace('-', '−')} dB,
+            colours {settings.firstColourDb} + {settings.colourSpreadDb} dB, {settings.pingRate} pings and{' '}
             {settings.chartSpeed} columns a second.
           </Text>
           {marks.map((mark, i) => (
             <Text key={i} kind="small" faint>
               {mark.kind === 'cloud' ? 'Cloud' : `Mark (${mark.shape})`} at {show('depth', mark.rangeM)},{' '}
-              {show('small', mark.heightM, 0)} high, {confidenceWords(mark.confidence)}
+              {height(mark.heightM)} high, {confidenceWords(mark.confidence)}
             </Text>
           ))}
           <View style={styles.actions}>

@@ -14,7 +14,7 @@ interface Props {
 export function FindingRow({ finding, open, onPress }: Props) {
   const tones = useTones();
   const units = useUnits();
-  const { show, band } = units;
+  const { show, band, height } = units;
   return (
     <View
       style={[styles.row, { borderTopColor: tones.rule }, open && { backgroundColor: tones.waterWash }]}
@@ -33,7 +33,7 @@ export function FindingRow({ finding, open, onPress }: Props) {
         <View style={styles.words}>
           <Text bold>{findingTitle(finding)}</Text>
           <Text faint kind="small">
-            {show('depth', finding.rangeM)} down · {show('small', finding.heightM, 0)} high ·{' '}
+            {show('depth', finding.rangeM)} down · {height(finding.heightM)} high ·{' '}
             {finding.kind === 'fish'
               ? `${finding.strengthDb.toFixed(0).replace('-', '−')} dB strong`
               : `${finding.overBackgroundDb.toFixed(0)} dB over the water`}{' '}
@@ -45,15 +45,15 @@ export function FindingRow({ finding, open, onPress }: Props) {
         <View style={styles.more}>
           {finding.kind === 'fish' && <Text>Shape: {SHAPE_WORDS[finding.shape]}.</Text>}
           <Text>
-            True depth between {band('depth', finding.depthM[0], finding.depthM[1])}: it is drawn deeper if it
-            passed to one side. Seen at {clock(finding.timeS)}.
+            True depth {band('depth', finding.depthM[0], finding.depthM[1])}: it is drawn deeper if it passed
+            to one side. Seen at {clock(finding.timeS)}.
           </Text>
           {finding.gapToBedM !== null && <Text>{show('depth', finding.gapToBedM)} above the bed echo.</Text>}
           {finding.kind === 'fish' && finding.lengthM && (
             <Text>
-              If a fish with a closed swim bladder: about {show('small', finding.lengthM[1], 0)}, anywhere
-              from {band('small', finding.lengthM[0], finding.lengthM[2], 0)}; its height as drawn says
-              nothing of its size.
+              If a fish with a closed swim bladder: about {show('small', finding.lengthM[1], 0)}, anywhere in{' '}
+              {band('small', finding.lengthM[0], finding.lengthM[2], 0)}; its height as drawn says nothing of
+              its size.
             </Text>
           )}
           <Text bold>Because it</Text>

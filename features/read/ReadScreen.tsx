@@ -147,12 +147,12 @@ export function ReadScreen() {
 
 const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  picture: { flex: 5, minHeight: 0, paddingHorizontal: 4 },
+  picture: { flex: 1, minHeight: 0, paddingHorizontal: 4 },
   pictureWide: { flex: 2, minHeight: 0, padding: 12 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 8, paddingVertical: 6 },
   title: { flex: 1, minWidth: 0 },
   legend: { paddingHorizontal: 8, paddingVertical: 4 },
   side: { flex: 1, borderLeftWidth: 1, maxWidth: 460 },
-  foot: { flex: 4, borderTopWidth: 1 },
+  foot: { flex: 1, borderTopWidth: 1 },
   pad: { padding: 12 },
 });

@@ -49,13 +49,13 @@ export function reasonWords(reason: Reason, units: Units): string {
     case 'followed':
       return `followed through ${reason.pings} pings, ${Math.round(reason.share * 100)}\u00a0% of those it spans`;
     case 'rises':
-      return `comes ${units.show('small', reason.riseM)} nearer and goes away again, as something passed does`;
+      return `comes ${units.height(reason.riseM)} nearer and goes away again, as something passed does`;
     case 'fits-crossing':
       return `its ranges lie within ${units.show('small', reason.offM)} of a passing point's curve`;
     case 'clear-of-bed':
       return `${units.show('depth', reason.gapM)} of clear water under it`;
     case 'thick':
-      return `${units.show('depth', reason.heightM)} high, where one echo would be ${units.show('small', reason.pulseM)}`;
+      return `${units.height(reason.heightM)} high, where one echo would be ${units.show('small', reason.pulseM)}`;
   }
 }
 

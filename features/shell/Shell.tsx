@@ -37,7 +37,13 @@ function Places({ wide }: { wide: boolean }) {
             aria-current={here ? 'page' : undefined}
             style={wide ? styles.railLink : styles.tabLink}
           >
-            <View style={[styles.place, here && { borderColor: tones.buoy }]}>
+            <View
+              style={[
+                styles.place,
+                wide ? styles.railPlace : styles.tabPlace,
+                here && { borderColor: tones.buoy },
+              ]}
+            >
               <MaterialCommunityIcons name={icon} size={24} color={colour} aria-hidden />
               <Text kind="small" bold={here} style={{ color: colour }}>
                 {label}
@@ -99,7 +105,8 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
     gap: 2,
-    borderTopWidth: 3,
     borderColor: 'transparent',
   },
+  railPlace: { borderLeftWidth: 4 },
+  tabPlace: { borderTopWidth: 3 },
 });
