@@ -24,7 +24,8 @@ export function ensurePackages() {
   const stamp = 'node_modules/.installed-lock';
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages…');
-  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) {
+  // Not `npm ci`: it refuses a lock file that leaves out other machines' optional binaries, which registries may not carry.
+  if (!run('npm', ['install', '--no-save', '--no-audit', '--no-fund'])) {
     console.error('The packages could not be installed. Is there a way to the npm registry?');
     process.exit(1);
   }

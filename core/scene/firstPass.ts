@@ -153,11 +153,13 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
     origin: VESSMERE,
     bed,
     fish,
+    targets: [],
     clouds,
     layers:
       layerDepth !== null && layerDepth < toM - 1
         ? [{ depthM: layerDepth, thicknessM: 0.35, svDb: -70, swellM: 0.25, swellLengthM: 60 }]
         : [],
+    backgroundSvDb: -88,
     otherSounder: { pingRate: 11.3, overNoiseDb: 22, pulseS: 3e-4 },
   };
 }

@@ -21,6 +21,15 @@ export interface Fish {
   headingRad: number;
 }
 
+/** A hard thing in the water that keeps its place: a weight, a lure held still. */
+export interface PointTarget {
+  x: number;
+  y: number;
+  z: number;
+  /** dB re 1 m². */
+  targetStrengthDb: number;
+}
+
 /** A cloud of bait: individuals scattered through a flattened ball. */
 export interface BaitCloud {
   /** Middle at time 0, m. */
@@ -70,8 +79,11 @@ export interface Scene {
   origin: Position;
   bed: BedField;
   fish: readonly Fish[];
+  targets: readonly PointTarget[];
   clouds: readonly BaitCloud[];
   layers: readonly ScatterLayer[];
+  /** Small life spread through all the water, dB re 1 m⁻¹. */
+  backgroundSvDb: number;
   otherSounder: OtherSounder | null;
 }
 

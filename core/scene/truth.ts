@@ -21,6 +21,10 @@ export interface Truth {
   clouds: { timeS: number; topM: number; bottomM: number }[];
 }
 
+/** Places inside the beam the nearest bed is sought at; a bed turns little between two of them. */
+const RINGS = 10;
+const SPOKES = 12;
+
 /** The truth of a pass as a beam of half width `halfWidthRad` could see it. */
 export function truthOf(scene: Scene, track: Track, halfWidthRad: number): Truth {
   const at = new Float64Array(3);
@@ -49,10 +53,10 @@ export function truthOf(scene: Scene, track: Track, halfWidthRad: number): Truth
     const y = track.yM[p]!;
     const below = bedDepthAt(scene.bed, x, y) - track.heaveM[p]!;
     let nearest = below;
-    for (let ring = 1; ring <= 24; ring++) {
-      const across = below * Math.tan(halfWidthRad) * (ring / 24);
-      for (let a = 0; a < 16; a++) {
-        const angle = (a * Math.PI) / 8;
+    for (let ring = 1; ring <= RINGS; ring++) {
+      const across = below * Math.tan(halfWidthRad) * (ring / RINGS);
+      for (let a = 0; a < SPOKES; a++) {
+        const angle = (2 * a * Math.PI) / SPOKES;
         const depth =
           bedDepthAt(scene.bed, x + across * Math.cos(angle), y + across * Math.sin(angle)) -
           track.heaveM[p]!;

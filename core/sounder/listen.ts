@@ -72,7 +72,7 @@ export function listen(
   const sourcePressure = Math.sqrt(source);
   const noise = fromDb(budget.noiseLevelDb);
   const draws = random.fork('noise');
-  const table = speckleTable(random.fork('speckle'), delta / step);
+  const table = speckleTable(delta / step);
   const interference = random.fork('other sounder').between(0, 1);
 
   const ringFall =
@@ -98,6 +98,10 @@ export function listen(
   const { bedPower, volumePower, binM, binCount, pointStart, pointRangeM, pointAmplitude, pointPhaseRad } =
     geometry;
   const bedReach = binM * binCount;
+  // Looked up once: in the loops below a lookup through the module would cost more than the work.
+  const mask = SPECKLE_MASK;
+  const { re: tableRe, im: tableIm } = table;
+  const { sqrt, max, min, floor, ceil, log10, cos, sin } = Math;
 
   for (let p = 0; p < pings; p++) {
     const row = p * binCount;
@@ -131,7 +135,7 @@ export function listen(
       const volume =
         cumulativeAt(volumePower, 0, binCount, binM, from) -
         cumulativeAt(volumePower, 0, binCount, binM, from - delta);
-      diffuse[j] = source * (power + Math.max(0, volume));
+      diffuse[j] = source * (power + max(0, volume));
     }
 
     const moved =
@@ -143,28 +147,28 @@ export function listen(
             track.heaveM[p]! - track.heaveM[p - 1]!,
           );
     const alike = Math.exp(-((moved / alikeM) ** 2));
-    const fresh = Math.sqrt(1 - alike * alike);
+    const fresh = sqrt(1 - alike * alike);
     const speckleAt = draws.integer(SPECKLE_MASK);
     const noiseAt = draws.integer(SPECKLE_MASK);
     for (let j = 0; j < samples; j++) {
-      const s = (speckleAt + j) & SPECKLE_MASK;
-      const q = (noiseAt + j) & SPECKLE_MASK;
-      gRe[j] = alike * gRe[j]! + fresh * table.re[s]!;
-      gIm[j] = alike * gIm[j]! + fresh * table.im[s]!;
-      const a = Math.sqrt(diffuse[j]!);
-      const b = Math.sqrt(noise + ring[j]!);
-      re[j] = a * gRe[j]! + b * table.re[q]!;
-      im[j] = a * gIm[j]! + b * table.im[q]!;
+      const s = (speckleAt + j) & mask;
+      const q = (noiseAt + j) & mask;
+      gRe[j] = alike * gRe[j]! + fresh * tableRe[s]!;
+      gIm[j] = alike * gIm[j]! + fresh * tableIm[s]!;
+      const a = sqrt(diffuse[j]!);
+      const b = sqrt(noise + ring[j]!);
+      re[j] = a * gRe[j]! + b * tableRe[q]!;
+      im[j] = a * gIm[j]! + b * tableIm[q]!;
     }
 
     for (let k = pointStart[p]!; k < pointStart[p + 1]!; k++) {
       let range = pointRangeM[k]!;
-      if (range >= period) range -= Math.floor(range / period) * period;
+      if (range >= period) range -= floor(range / period) * period;
       const amplitude = sourcePressure * pointAmplitude[k]!;
-      const c = amplitude * Math.cos(pointPhaseRad[k]!);
-      const s = amplitude * Math.sin(pointPhaseRad[k]!);
-      const first = Math.max(0, Math.ceil((range - (EDGE / 2) * delta) / step));
-      const last = Math.min(samples - 1, Math.floor((range + (1 + EDGE / 2) * delta) / step));
+      const c = amplitude * cos(pointPhaseRad[k]!);
+      const s = amplitude * sin(pointPhaseRad[k]!);
+      const first = max(0, ceil((range - (EDGE / 2) * delta) / step));
+      const last = min(samples - 1, floor((range + (1 + EDGE / 2) * delta) / step));
       for (let j = first; j <= last; j++) {
         const e = envelope((j * step - range) / delta);
         re[j]! += c * e;
@@ -175,16 +179,16 @@ export function listen(
     if (otherSounder) {
       // Its pings go on at their own rate: where the next one lands in our listening time.
       const cycles = interference + track.timeS[p]! * otherSounder.pingRate;
-      const delay = (Math.ceil(cycles) - cycles) / otherSounder.pingRate;
-      const from = Math.floor((geometry.soundSpeedMps * delay) / 2 / step);
-      const length = Math.max(1, Math.round((geometry.soundSpeedMps * otherSounder.pulseS) / 2 / step));
-      const a = Math.sqrt(noise * fromDb(otherSounder.overNoiseDb));
-      for (let j = from; j < Math.min(samples, from + length); j++) re[j]! += a;
+      const delay = (ceil(cycles) - cycles) / otherSounder.pingRate;
+      const from = floor((geometry.soundSpeedMps * delay) / 2 / step);
+      const length = max(1, Math.round((geometry.soundSpeedMps * otherSounder.pulseS) / 2 / step));
+      const a = sqrt(noise * fromDb(otherSounder.overNoiseDb));
+      for (let j = from; j < min(samples, from + length); j++) re[j]! += a;
     }
 
     const out = p * samples;
     for (let j = 0; j < samples; j++)
-      levelDb[out + j] = 10 * Math.log10(re[j]! * re[j]! + im[j]! * im[j]! + 1e-12);
+      levelDb[out + j] = 10 * log10(re[j]! * re[j]! + im[j]! * im[j]! + 1e-12);
   }
   return { sampleStepM: step, sampleCount: samples, levelDb };
 }

@@ -130,6 +130,7 @@ function traceBed(
   // Imported functions are looked up through their module at every call; in here that would cost more than they do.
   const [slopeAt, materialAt, bedField] = [bedSlopeAt, bedMaterialAt, scene.bed];
   const twoWay = pattern.twoWay;
+  const { sqrt, abs, floor } = Math;
 
   for (let p = 0; p < pings; p++) {
     frameOf(track, p, rig.tilt, frame);
@@ -148,7 +149,7 @@ function traceBed(
     let inner = 0;
     for (let ring = 0; ring < RINGS; ring++) {
       const outer = farthest * Math.pow((ring + 1) / RINGS, 1.6);
-      const rho = Math.sqrt((inner * inner + outer * outer) / 2);
+      const rho = sqrt((inner * inner + outer * outer) / 2);
       const facet = (squeeze * Math.PI * (outer * outer - inner * inner)) / SPOKES;
       const dRho = outer - inner;
       inner = outer;
@@ -162,10 +163,10 @@ function traceBed(
         const gx = ground[1]!;
         const gy = ground[2]!;
         const flat2 = dx * dx + dy * dy;
-        const range = Math.sqrt(flat2 + dz * dz);
+        const range = sqrt(flat2 + dz * dz);
         const bin = (range / binM) | 0;
         if (bin >= binCount) continue;
-        const tiltUp = Math.sqrt(1 + gx * gx + gy * gy);
+        const tiltUp = sqrt(1 + gx * gx + gy * gy);
         const cos = (dz - gx * dx - gy * dy) / (range * tiltUp);
         if (cos <= 0) continue;
         const u = (dx * ax + dy * ay + dz * az) / range;
@@ -179,14 +180,13 @@ function traceBed(
         const sigma = table[i]! + ((table[i + 1] ?? table[i]!) - table[i]!) * (at - i);
         const echo = sigma * two * facet * tiltUp * loss[bin]!;
         // The facet's own spread in range, outward and around, with the slope in both.
-        const rhoNow = Math.sqrt(flat2) || 1e-9;
+        const rhoNow = sqrt(flat2) || 1e-9;
         const gOut = (gx * dx + gy * dy) / rhoNow;
         const gRound = (gy * dx - gx * dy) / rhoNow;
         const spread =
-          (Math.abs(rhoNow + dz * gOut) * dRho + (Math.abs(dz * gRound) * 2 * Math.PI * rhoNow) / SPOKES) /
-          range;
-        let from = Math.floor((range - spread / 2) / binM);
-        let to = Math.floor((range + spread / 2) / binM) + 1;
+          (abs(rhoNow + dz * gOut) * dRho + (abs(dz * gRound) * 2 * Math.PI * rhoNow) / SPOKES) / range;
+        let from = floor((range - spread / 2) / binM);
+        let to = floor((range + spread / 2) / binM) + 1;
         if (from < 0) from = 0;
         if (to > binCount) to = binCount;
         if (to <= from) continue;
@@ -236,8 +236,9 @@ function traceVolume(
         (4 * pattern.twoWay(u * u, w * w) * 4 * ((i + 0.5) / grid) * ((j + 0.5) / grid)) / (n * grid * grid);
     }
   const bubbles = scene.water.windMps > 0 ? Math.pow(10, (-62 + 1.6 * scene.water.windMps) / 10) : 0;
+  const background = Math.pow(10, scene.backgroundSvDb / 10);
   const svAt = (z: number): number => {
-    let sv = Math.pow(10, -8.8) + bubbles * Math.exp(-z / 0.35);
+    let sv = background + bubbles * Math.exp(-z / 0.35);
     for (const layer of scene.layers)
       sv += Math.pow(10, layer.svDb / 10) * Math.exp(-square((z - layer.depthM) / layer.thicknessM));
     return sv;
@@ -304,6 +305,7 @@ export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, fa
   const fishAmplitude = scene.fish.map((f) =>
     Math.pow(10, fishTargetStrength(f.lengthM, face.frequencyHz, f.bladder) / 20),
   );
+  const targetAmplitude = scene.targets.map((t) => Math.pow(10, t.targetStrengthDb / 20));
   const baitAmplitude = scene.clouds.map((c) =>
     Math.pow(10, fishTargetStrength(c.lengthM, face.frequencyHz, c.bladder) / 20),
   );
@@ -344,6 +346,10 @@ export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, fa
         const { along, share } = HIGHLIGHTS[h]!;
         put(fishAmplitude[k]! * Math.sqrt(share), dx + along * cx, dy + along * cy, dz, 2.1 * h);
       }
+    }
+    for (let k = 0; k < scene.targets.length; k++) {
+      const target = scene.targets[k]!;
+      put(targetAmplitude[k]!, target.x - x0, target.y - y0, target.z - heave, 0);
     }
     for (let k = 0; k < scene.clouds.length; k++) {
       const cloud = scene.clouds[k]!;

@@ -1,0 +1,56 @@
+import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
+import { GENERIC_RIG } from '@/core/rig';
+import { becauseWords, briefWords, lineValue, predictionWords } from './plan/wording';
+import { confidenceWords, findingTitle, rivalWords } from './read/wording';
+import { clock, unitsIn } from './units';
+
+const metric = unitsIn('metric');
+const feet = unitsIn('feet');
+const setupOf = (change: Partial<Brief> = {}) => startSetup({ ...FIRST_BRIEF, ...change }, GENERIC_RIG);
+
+describe('the setup in words', () => {
+  it('gives every line a value with a unit or a plain word, and a reason with a number, in both systems', () => {
+    for (const change of [
+      {},
+      { presentation: 'vertical', speedMps: 0 },
+      { faceId: 'slice-455' },
+      { fromM: 1, toM: 4, speedMps: 5 },
+    ] as Partial<Brief>[])
+      for (const units of [metric, feet]) {
+        const setup = setupOf(change);
+        for (const line of setup.lines) {
+          expect(lineValue(line, units, setup.prediction.face)).toMatch(/off|still|of \d|\d.*[a-z]|kHz/i);
+          const words = becauseWords(line.because, units);
+          expect(words).toMatch(/\.$/);
+          expect(words).not.toMatch(/NaN|undefined|Infinity/);
+        }
+      }
+  });
+  it('speaks the user’s units', () => {
+    const range = setupOf().lines[0]!;
+    expect(lineValue(range, metric, setupOf().prediction.face)).toBe('0–17\u00a0m');
+    expect(lineValue(range, feet, setupOf().prediction.face)).toBe('0–56\u00a0ft');
+  });
+  it('says what is lost', () => {
+    const lost = setupOf({ speciesId: 'smelt', lengthM: [0.1, 0.12], fromM: 20, toM: 60 });
+    expect(predictionWords(lost.prediction, metric)).toMatch(/lost at the bed; shows to \d+/);
+  });
+});
+
+it('reads the brief out', () => {
+  const words = briefWords(FIRST_BRIEF, metric, undefined);
+  expect(words.species).toBe('Perch 20–30\u00a0cm');
+  expect(words.presentation).toBe('searching at 5.4\u00a0km/h');
+  expect(briefWords({ ...FIRST_BRIEF, thermoclineM: null, salinity: 35 }, feet, undefined).water).toBe(
+    'salt water, 63\u00a0°F',
+  );
+});
+
+it('never names a kind of fish in a reading', () => {
+  expect(confidenceWords(0.93)).toBe('sure, 93\u00a0%');
+  expect(confidenceWords(0.6)).toMatch(/^maybe/);
+  expect(rivalWords({ reading: 'debris', test: 'pass-again' })).toMatch(/^Could also be .* To tell: /);
+  expect(findingTitle({ kind: 'cloud' } as never)).toMatch(/likely/);
+});
+
+it('tells time', () => expect(clock(67.8)).toBe('1:07'));
