@@ -82,9 +82,9 @@ describe('start setup', () => {
   it('sets the gain so that open water at the foot of the window shows about the share of specks it states', () => {
     const setup = setupOf();
     const request = benchPass(FIRST_BRIEF, GENERIC_RIG, setup.settings, 3);
-    const empty = { ...request.scene, fish: [], clouds: [], layers: [], otherSounder: null };
-    // No bed in hearing: the foot of the window is open water.
-    const deep = { ...empty, bed: { ...empty.bed, depthM: empty.bed.depthM.map(() => 90) } };
+    const empty = { ...request.scene, fish: [], clouds: [], layers: [], otherSounders: [] };
+    // The bed far out of hearing, and its late echoes with it: the foot of the window is open water.
+    const deep = { ...empty, bed: { ...empty.bed, depthM: empty.bed.depthM.map(() => 1400) } };
     const recording = simulate({ ...request, scene: deep });
     // Four decibels up, where specks are many enough to count well.
     const gainDb = setup.settings.gainDb + 4;

@@ -1,10 +1,18 @@
 import { seededRandom } from '@/core/maths';
 import type { Settings } from '@/core/picture';
 import { faceOf, type Rig } from '@/core/rig';
-import { firstPass, passDuration, straightPass } from '@/core/scene';
+import { firstPass, holdingStill, idlePass, layTrack, passDuration, drift, type Leg } from '@/core/scene';
 import type { SoundingRequest } from '@/core/sounder';
 import { waterOf, type Brief } from './brief';
 import { speciesOf } from './species';
+
+/** How the boat goes for a presentation: a drift with the engine off, vertical fishing on the spot, the rest under way. */
+const legsOf = (presentation: Brief['presentation'], speedMps: number, durationS: number): Leg[] =>
+  speedMps === 0
+    ? holdingStill(durationS)
+    : presentation === 'drift'
+      ? drift(speedMps, durationS)
+      : idlePass(speedMps, durationS);
 
 /** The pass the bench simulates for a brief: its water, its boat, its settings' beam, ping rate and range. */
 export function benchPass(
@@ -23,13 +31,9 @@ export function benchPass(
     water,
   };
   const scene = firstPass(plan, seed);
-  const track = straightPass(
-    {
-      speedMps: brief.speedMps,
-      durationS: passDuration(plan),
-      pingRate: settings.pingRate,
-      windMps: brief.windMps,
-    },
+  const legs = legsOf(brief.presentation, brief.speedMps, passDuration(plan));
+  const track = layTrack(
+    { legs, pingRate: settings.pingRate, windMps: brief.windMps },
     seededRandom(seed).fork('waves'),
   );
   return {

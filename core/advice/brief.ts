@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Water } from '@/core/water';
+import type { Engine, Water } from '@/core/water';
 import { SPECIES, speciesOf } from './species';
 
 const between = (low: number, high: number) =>
@@ -62,3 +62,7 @@ export const waterOf = (brief: Brief): Water => ({
   thermoclineM: brief.thermoclineM,
   windMps: brief.windMps,
 });
+
+/** What the engine does meanwhile: a drifting boat and one on the spot are quiet, the rest are under way. */
+export const engineOf = (brief: Pick<Brief, 'presentation' | 'speedMps'>): Engine =>
+  brief.speedMps === 0 || brief.presentation === 'drift' ? 'off' : 'gear';

@@ -11,7 +11,7 @@ import {
   type Rig,
 } from '@/core/rig';
 import { bedBackscatter, bedLoss, fishTargetStrength, type BedMaterial } from '@/core/water';
-import { waterOf, type Brief } from './brief';
+import { engineOf, waterOf, type Brief } from './brief';
 import { speciesOf } from './species';
 
 /** Whether a target will show, in a word. */
@@ -49,7 +49,7 @@ export const targetStrengthOf = (brief: Brief, frequencyHz: number): number =>
 
 /** Predicts what a face shows of the brief's target; the sonar equation and the cone's geometry, nothing else. */
 export function predict(brief: Brief, rig: Rig, face: Face): Prediction {
-  const budget = faceBudget(rig, face, waterOf(brief));
+  const budget = faceBudget(rig, face, waterOf(brief), { engine: engineOf(brief) });
   const targetStrengthDb = targetStrengthOf(brief, face.frequencyHz);
   const marginDb = echoMargin(budget, brief.toM, targetStrengthDb);
   return {

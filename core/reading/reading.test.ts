@@ -73,7 +73,7 @@ it('finds the same shapes on levels that are only relative, and gives no lengths
 it('finds nothing in noise alone', () => {
   const setup = startSetup(FIRST_BRIEF, GENERIC_RIG);
   const request = benchPass(FIRST_BRIEF, GENERIC_RIG, setup.settings, 9);
-  const empty = { ...request.scene, fish: [], clouds: [], layers: [], otherSounder: null };
+  const empty = { ...request.scene, fish: [], clouds: [], layers: [], otherSounders: [] };
   const recording = simulate({ ...request, scene: empty });
   expect(readChannel(recording, recording.channels[0]!).findings).toEqual([]);
 });

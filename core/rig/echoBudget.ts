@@ -1,9 +1,10 @@
 import { bisectFalling } from '@/core/maths';
-import { absorptionOf, noiseSpectrum, soundSpeedOf, type Water } from '@/core/water';
+import { absorptionOf, noiseSpectrum, soundSpeedOf, type Engine, type Water } from '@/core/water';
 import { directivityIndex } from './beam';
-import { singlePulse, rangeResolution } from './pulse';
-import type { Rig } from './rig';
-import { sourceLevel, type Face } from './transducer';
+import { rangeResolution, type Pulse } from './pulse';
+import { LOW_POWER_DB, type PowerMode } from './receiver';
+import { churnLoss, type Rig } from './rig';
+import { facePulse, sourceLevel, type Face } from './transducer';
 
 /** What the sonar equation needs of one face in one water, worked out once. */
 export interface FaceBudget {
@@ -13,19 +14,26 @@ export interface FaceBudget {
   noiseLevelDb: number;
   absorptionDbPerM: number;
   soundSpeedMps: number;
-  /** Range resolution δ = cτ/2, m. */
+  pulse: Pulse;
+  /** Range resolution δ, m. */
   resolutionM: number;
-  pulseS: number;
-  bandwidthHz: number;
 }
 
 /** Level over noise at which an echo is told from it in a single column, dB. */
 export const DETECTION_DB = 10;
 
-/** The sonar equation's terms for a face of a rig in a water. */
-export function faceBudget(rig: Rig, face: Face, water: Water, { engine = false } = {}): FaceBudget {
+/**
+ * The sonar equation's terms for a face of a rig in a water. A receiver matched to its pulse gathers noise over 1/τ
+ * whatever the sweep, so a long swept pulse stands higher over it.
+ */
+export function faceBudget(
+  rig: Rig,
+  face: Face,
+  water: Water,
+  { engine = 'off', power = 'full' }: { engine?: Engine; power?: PowerMode } = {},
+): FaceBudget {
   const soundSpeedMps = soundSpeedOf(water);
-  const pulse = singlePulse(face.pulseS, face.frequencyHz, face.quality);
+  const pulse = facePulse(face);
   const spectrum = noiseSpectrum(face.frequencyHz, {
     excessDb: rig.excessNoiseDb,
     windMps: water.windMps,
@@ -33,13 +41,13 @@ export function faceBudget(rig: Rig, face: Face, water: Water, { engine = false 
   });
   return {
     face,
-    sourceLevelDb: sourceLevel(face),
-    noiseLevelDb: spectrum + 10 * Math.log10(pulse.bandwidthHz) - directivityIndex(face.beam),
+    // Air under the face takes from both ways; all of it is booked on the way out.
+    sourceLevelDb: sourceLevel(face) + (power === 'low' ? LOW_POWER_DB : 0) - churnLoss(rig.mount),
+    noiseLevelDb: spectrum + 10 * Math.log10(1 / pulse.durationS) - directivityIndex(face.beam),
     absorptionDbPerM: absorptionOf(water, face.frequencyHz).dbPerM,
     soundSpeedMps,
+    pulse,
     resolutionM: rangeResolution(pulse, soundSpeedMps),
-    pulseS: pulse.durationS,
-    bandwidthHz: pulse.bandwidthHz,
   };
 }
 

@@ -11,9 +11,19 @@ export {
   WIDEST_BEAM_RAD,
   type Beam,
 } from './beam';
-export { rangeResolution, ringTime, singlePulse, type Pulse } from './pulse';
-export { GENERIC_FACES, sourceLevel, type Face } from './transducer';
-export { faceOf, GENERIC_RIG, type Rig } from './rig';
+export {
+  echoEnvelope,
+  envelopeReach,
+  rangeResolution,
+  ringTime,
+  singlePulse,
+  sweptPulse,
+  type Pulse,
+} from './pulse';
+export { LOW_POWER_DB, RECEIVER_CEILING_DB, ringDown, type PowerMode } from './receiver';
+export { faceAt, facePulse, pistonDiameter, sourceLevel, type Face } from './transducer';
+export { TRANSDUCERS, transducerOf, type Transducer } from './library';
+export { churnLoss, faceOf, GENERIC_RIG, LEVEL_MOUNT, type BoatPlace, type Mount, type Rig } from './rig';
 export { deadZone, firstBedRange, footprintWidth, waterPerColumn, waterPerRow } from './footprint';
 export {
   detectionRange,

@@ -1,4 +1,23 @@
-import { GENERIC_FACES, type Face } from './transducer';
+import { DEFAULT_EXCESS_NOISE_DB } from '@/core/water';
+import { transducerOf } from './library';
+import type { Face } from './transducer';
+
+/** Places on the boat, m: x forward of the transducer, y to port. */
+export interface BoatPlace {
+  x: number;
+  y: number;
+}
+
+/** How the transducer sits. */
+export interface Mount {
+  /** Face turned forward by bow-up (+) and to port by starboard-down (+), rad, against the water at rest. */
+  alongRad: number;
+  athwartRad: number;
+  /** Rms shake of a loose bracket, ping by ping, rad. */
+  looseRad: number;
+  /** Air churned under the face, 0 clean … 1 as bad as it gets. */
+  churn: number;
+}
 
 /** The user's boat and sounder, as far as the physics needs it. */
 export interface Rig {
@@ -8,18 +27,26 @@ export interface Rig {
   screen: { rows: number; columns: number };
   /** Noise of own boat and receiver over thermal noise, dB. */
   excessNoiseDb: number;
-  /** Face down by the bow (+) or stern (−) and to starboard (+), rad, against the water at rest. */
-  tilt: { alongRad: number; athwartRad: number };
+  mount: Mount;
+  positions: {
+    antenna: BoatPlace;
+    /** Where a lure is let down. */
+    rod: BoatPlace;
+  };
   /** Fastest the unit pings, 1/s. */
   fastestPingRate: number;
 }
 
+export const LEVEL_MOUNT: Mount = { alongRad: 0, athwartRad: 0, looseRad: 0, churn: 0 };
+
+/** A small boat with two cones and a slice. */
 export const GENERIC_RIG: Rig = {
   name: 'Small boat, stern mount',
-  faces: GENERIC_FACES,
+  faces: [...transducerOf('twin-83-200').faces, transducerOf('imaging').faces[0]!],
   screen: { rows: 480, columns: 640 },
-  excessNoiseDb: 47.5,
-  tilt: { alongRad: 0, athwartRad: 0 },
+  excessNoiseDb: DEFAULT_EXCESS_NOISE_DB,
+  mount: LEVEL_MOUNT,
+  positions: { antenna: { x: 0, y: 0 }, rod: { x: 0.6, y: -0.8 } },
   fastestPingRate: 20,
 };
 
@@ -29,3 +56,6 @@ export function faceOf(rig: Rig, id: string): Face {
   if (!face) throw new RangeError(`rig: no face named ${id}`);
   return face;
 }
+
+/** Two-way loss in churned water, dB: up to 30 when air covers the face. */
+export const churnLoss = (mount: Mount): number => 30 * mount.churn;

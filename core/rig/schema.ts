@@ -6,6 +6,8 @@ const between = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
 const Width = between(NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD);
 
+const Place = v.object({ x: between(-30, 30), y: between(-30, 30) });
+
 const FaceSchema = v.object({
   id: v.pipe(v.string(), v.minLength(1), v.maxLength(40)),
   label: v.pipe(v.string(), v.maxLength(60)),
@@ -15,6 +17,7 @@ const FaceSchema = v.object({
   efficiency: between(0.01, 1),
   quality: between(1, 60),
   pulseS: between(1e-5, 5e-3),
+  sweepHz: between(0, 300e3),
 });
 
 /** A rig from storage or a file. */
@@ -26,6 +29,12 @@ export const RigSchema: v.GenericSchema<unknown, Rig> = v.object({
     columns: v.pipe(between(100, 2000), v.integer()),
   }),
   excessNoiseDb: between(0, 100),
-  tilt: v.object({ alongRad: between(-0.6, 0.6), athwartRad: between(-0.6, 0.6) }),
+  mount: v.object({
+    alongRad: between(-0.6, 0.6),
+    athwartRad: between(-0.6, 0.6),
+    looseRad: between(0, 0.3),
+    churn: between(0, 1),
+  }),
+  positions: v.object({ antenna: Place, rod: Place }),
   fastestPingRate: between(1, 60),
 });

@@ -1,5 +1,6 @@
 import { degToRad } from '@/core/units';
-import { cone, directivityIndex, fan, type Beam } from './beam';
+import { cone, directivityIndex, fan, LINE_HALF_POWER, pistonKa, PISTON_HALF_POWER, type Beam } from './beam';
+import { singlePulse, sweptPulse, type Pulse } from './pulse';
 
 /** One face of a transducer as the user knows it: a beam at a frequency. */
 export interface Face {
@@ -7,6 +8,7 @@ export interface Face {
   id: string;
   /** Plain words: `200 kHz narrow`. */
   label: string;
+  /** Of a swept pulse the middle. */
   frequencyHz: number;
   beam: Beam;
   /** Electrical power, W. */
@@ -17,41 +19,45 @@ export interface Face {
   quality: number;
   /** Pulse length the user's unit sends, s. */
   pulseS: number;
+  /** Swept width, Hz; 0 for a single frequency. */
+  sweepHz: number;
 }
 
-/** The two cones and the slice of a generic stern-mounted combination; the numbers are typical, not anyone's. */
-export const GENERIC_FACES: readonly Face[] = [
-  {
-    id: 'cone-200',
-    label: '200 kHz narrow',
-    frequencyHz: 200e3,
-    beam: cone(degToRad(20)),
-    powerW: 300,
-    efficiency: 0.5,
-    quality: 20,
-    pulseS: 1e-4,
-  },
-  {
-    id: 'cone-83',
-    label: '83 kHz wide',
-    frequencyHz: 83e3,
-    beam: cone(degToRad(60)),
-    powerW: 300,
-    efficiency: 0.5,
-    quality: 12,
-    pulseS: 1.5e-4,
-  },
-  {
-    id: 'slice-455',
-    label: '455 kHz slice',
-    frequencyHz: 455e3,
-    beam: fan(degToRad(1.6), degToRad(50)),
-    powerW: 300,
-    efficiency: 0.4,
-    quality: 12,
-    pulseS: 4e-5,
-  },
-];
+/** What a face sends. @throws RangeError for a pulse that cannot be */
+export const facePulse = (face: Face): Pulse =>
+  face.sweepHz > 0
+    ? sweptPulse(face.pulseS, face.sweepHz)
+    : singlePulse(face.pulseS, face.frequencyHz, face.quality);
+
+/**
+ * The same face driven at another frequency: its cone follows, as the size of a piston or line in wavelengths does.
+ * @throws RangeError when the beam would be wider than 120°
+ */
+export function faceAt(face: Face, frequencyHz: number): Face {
+  const turned = (width: number, half: number): number => {
+    const size = (half / Math.sin(width / 2)) * (frequencyHz / face.frequencyHz);
+    const sin = half / size;
+    if (!(sin <= Math.sin(degToRad(60))))
+      throw new RangeError(`beam: at ${frequencyHz / 1000} kHz ${face.label} would be wider than 120°`);
+    return 2 * Math.asin(sin);
+  };
+  const beam =
+    face.beam.shape === 'cone'
+      ? cone(turned(face.beam.alongRad, PISTON_HALF_POWER))
+      : fan(turned(face.beam.alongRad, LINE_HALF_POWER), turned(face.beam.athwartRad, LINE_HALF_POWER));
+  const kilohertz = Math.round(frequencyHz / 1000);
+  return {
+    ...face,
+    id: `${face.id.replace(/-\d+$/, '')}-${kilohertz}`,
+    label: face.label.replace(/^\d+ kHz/, `${kilohertz} kHz`),
+    frequencyHz,
+    beam,
+  };
+}
+
+/** Diameter of the piston behind a cone, m, at a sound speed. */
+export const pistonDiameter = (face: Face, soundSpeedMps: number): number =>
+  (pistonKa(face.beam.alongRad) * soundSpeedMps) / (Math.PI * face.frequencyHz);
 
 /**
  * Source level on the axis, dB re 1 µPa at 1 m: 170.8 + 10 log P_acoustic + DI (Urick 1983).

@@ -1,7 +1,10 @@
-import { seededRandom, type Random } from '@/core/maths';
+import { seededRandom } from '@/core/maths';
 import type { Bladder, Water } from '@/core/water';
+import { baitCloud } from './bait';
 import { bedDepthAt, layBed } from './bedField';
-import type { BaitCloud, Fish, Scene } from './scene';
+import { cruising, type Fish } from './fish';
+import { WATERS } from './library/waters';
+import { emptyScene, type Scene } from './scene';
 
 /** What the water of a first pass is made to hold, from the user's own brief. */
 export interface PassBrief {
@@ -13,9 +16,6 @@ export interface PassBrief {
   speedMps: number;
   water: Water;
 }
-
-/** Invented waters lie in open ocean, so that nobody steers by them. */
-export const VESSMERE = { latitudeDeg: -47.3, longitudeDeg: -124.9 };
 
 /** Fish that cross the boat's way in a pass. */
 export const FISH_IN_PASS = 8;
@@ -30,23 +30,6 @@ const spacing = (toM: number): number => Math.min(28, Math.max(10, 1.3 * toM));
 export function passDuration({ toM, speedMps }: Pick<PassBrief, 'toM' | 'speedMps'>): number {
   const slots = FISH_IN_PASS + 3;
   return speedMps > STILL_MPS ? Math.min(400, (slots * spacing(toM)) / speedMps) : 240;
-}
-
-function scatterCloud(random: Random, count: number, rx: number, ry: number, rz: number): Float32Array {
-  const offsets = new Float32Array(count * 3);
-  for (let i = 0; i < count; i++) {
-    // Uniform in the unit ball by rejection.
-    let a: number, b: number, c: number;
-    do {
-      a = random.between(-1, 1);
-      b = random.between(-1, 1);
-      c = random.between(-1, 1);
-    } while (a * a + b * b + c * c > 1);
-    offsets[3 * i] = a * rx;
-    offsets[3 * i + 1] = b * ry;
-    offsets[3 * i + 2] = c * rz;
-  }
-  return offsets;
 }
 
 /**
@@ -107,19 +90,15 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
     const z = Math.max(0.6, fromM + (Math.max(floor, fromM + 0.3) - fromM) * (0.05 + 0.9 * place));
     const offset = (swim.uniform() < 0.5 ? -1 : 1) * swim.between(0, 0.13) * z;
     const vx = still ? (swim.uniform() < 0.5 ? -1 : 1) * swim.between(0.15, 0.35) : swim.between(-0.04, 0.04);
-    fish.push({
-      lengthM: swim.between(...brief.lengthM),
-      bladder: brief.bladder,
-      x: speedMps * crossingS - vx * crossingS,
-      y: offset,
-      z,
-      vx,
-      vy: 0,
-      wanderM: 0.03,
-      wanderPeriodS: swim.between(6, 14),
-      wanderPhase: swim.between(0, 2 * Math.PI),
-      headingRad: vx < 0 ? Math.PI : 0,
-    });
+    fish.push(
+      cruising(
+        { lengthM: swim.between(...brief.lengthM), bladder: brief.bladder },
+        crossingS,
+        [speedMps * crossingS, offset, z],
+        [vx, 0, 0],
+        swim,
+      ),
+    );
   }
 
   const bait = random.fork('bait');
@@ -129,37 +108,36 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
   const radiusY = Math.min(3, 0.15 * toM);
   const cloudZ = Math.max(radiusZ + 0.5, 0.45 * bedAt(cloudS));
   const drift = still ? 0.12 : 0;
-  const clouds: BaitCloud[] = [
+  const cloud = baitCloud(
     {
-      x: (speedMps - drift) * cloudS,
-      y: bait.between(-0.3, 0.3) * radiusY,
-      z: cloudZ,
-      vx: drift,
-      radiusXM: radiusX,
-      radiusYM: radiusY,
+      mood: 'calm',
+      place: [(speedMps - drift) * cloudS, bait.between(-0.3, 0.3) * radiusY, cloudZ],
+      velocity: [drift, 0],
+      radiusM: radiusX,
       radiusZM: radiusZ,
-      offsets: scatterCloud(bait, 400, radiusX, radiusY, radiusZ),
+      count: 400,
       lengthM: 0.06,
       bladder: 'open',
     },
-  ];
+    bait,
+  );
 
   const layerDepth = brief.water.thermoclineM;
   return {
-    id: 'first-pass',
-    title: 'Vessmere, east shelf',
-    teaches: 'Single fish, one bait cloud and a bed that turns from one kind to another.',
-    water: brief.water,
-    origin: VESSMERE,
-    bed,
+    ...emptyScene({
+      id: 'first-pass',
+      title: 'Vessmere, east shelf',
+      teaches: 'Single fish, one bait cloud and a bed that turns from one kind to another.',
+      water: brief.water,
+      origin: WATERS.Vessmere.origin,
+      bed,
+    }),
     fish,
-    targets: [],
-    clouds,
+    clouds: [cloud],
     layers:
       layerDepth !== null && layerDepth < toM - 1
-        ? [{ depthM: layerDepth, thicknessM: 0.35, svDb: -70, swellM: 0.25, swellLengthM: 60 }]
+        ? [{ depthM: layerDepth, thicknessM: 0.35, svDb: -70, swellM: 0.25, swellLengthM: 60, patchDb: 3 }]
         : [],
-    backgroundSvDb: -88,
-    otherSounder: { pingRate: 11.3, overNoiseDb: 22, pulseS: 3e-4 },
+    otherSounders: [{ pingRate: 11.3, overNoiseDb: 22, pulseS: 3e-4 }],
   };
 }

@@ -1,13 +1,60 @@
 export { bedDepthAt, bedMaterialAt, bedSlopeAt, layBed, type BedField } from './bedField';
+export { swimAt, swimPath, straightSwim, type SwimPath } from './swimPath';
 export {
+  answering,
+  cruising,
   fishAt,
-  type BaitCloud,
+  holding,
+  milling,
+  turning,
+  type Answer,
+  type Doing,
   type Fish,
+} from './fish';
+export { baitCloud, MOST_BAIT, type BaitCloud } from './bait';
+export {
+  boulder,
+  brush,
+  crib,
+  soakLoss,
+  stump,
+  timber,
+  weedBed,
+  wreck,
+  type Cover,
+  type CoverKind,
+} from './cover';
+export { driftingDebris, gearAt, rippedBubbles, type Drifter, type Gear } from './gear';
+export {
+  emptyScene,
+  type Electrical,
   type OtherSounder,
   type PointTarget,
   type Scene,
   type ScatterLayer,
 } from './scene';
-export { straightPass, type Track } from './track';
+export {
+  drift,
+  ENGINES,
+  holdingStill,
+  idlePass,
+  layTrack,
+  planing,
+  stopAndBackUp,
+  thinned,
+  type Leg,
+  type Track,
+} from './track';
+export {
+  makeScene,
+  recipeOf,
+  SCENES,
+  timeOf,
+  trackOver,
+  WATERS,
+  wayOver,
+  type SceneRecipe,
+  type WaterName,
+} from './library';
 export { firstPass, FISH_IN_PASS, passDuration, type PassBrief } from './firstPass';
 export { truthOf, type FishPass, type Truth } from './truth';

@@ -3,10 +3,11 @@ import {
   bedDepthAt,
   bedSlopeAt,
   firstPass,
+  idlePass,
   FISH_IN_PASS,
   layBed,
+  layTrack,
   passDuration,
-  straightPass,
   truthOf,
 } from '@/core/scene';
 
@@ -54,8 +55,8 @@ describe('first pass', () => {
       expect(scene.fish).toHaveLength(FISH_IN_PASS);
       expect(scene.clouds).toHaveLength(1);
       expect(new Set(scene.bed.material).size).toBe(2);
-      const track = straightPass(
-        { speedMps: 1.5, durationS: passDuration(brief), pingRate: 8, windMps: 0 },
+      const track = layTrack(
+        { legs: idlePass(1.5, passDuration(brief)), pingRate: 8, windMps: 0 },
         seededRandom(seed),
       );
       const truth = truthOf(scene, track, 0.17);
@@ -80,10 +81,8 @@ describe('first pass', () => {
 
 it('refuses a track without pings or with too many', () => {
   const random = seededRandom(1);
-  expect(() => straightPass({ speedMps: 1, durationS: 0, pingRate: 5, windMps: 0 }, random)).toThrow(
-    RangeError,
-  );
-  expect(() => straightPass({ speedMps: 1, durationS: 1e6, pingRate: 50, windMps: 0 }, random)).toThrow(
-    RangeError,
-  );
+  const lay = (durationS: number, pingRate: number) =>
+    layTrack({ legs: idlePass(1, durationS), pingRate, windMps: 0 }, random);
+  expect(() => lay(0, 5)).toThrow(RangeError);
+  expect(() => lay(1e6, 50)).toThrow(RangeError);
 });

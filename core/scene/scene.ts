@@ -1,51 +1,18 @@
 import type { Position } from '@/core/maths';
-import type { Bladder, Water } from '@/core/water';
+import type { Water } from '@/core/water';
+import type { BaitCloud } from './bait';
 import type { BedField } from './bedField';
+import type { Cover } from './cover';
+import type { Fish } from './fish';
+import type { Drifter, Gear } from './gear';
 
-/** A fish and how it moves: a straight swim with a slow wander about it. */
-export interface Fish {
-  lengthM: number;
-  bladder: Bladder;
-  /** Place at time 0, m: x along the pass, y to its left, z down. */
-  x: number;
-  y: number;
-  z: number;
-  /** Swimming velocity over the ground, m/s. */
-  vx: number;
-  vy: number;
-  /** Height of the slow rise and fall, m, its period, s, and its phase, rad. */
-  wanderM: number;
-  wanderPeriodS: number;
-  wanderPhase: number;
-  /** Compass of the body, rad from the x axis. */
-  headingRad: number;
-}
-
-/** A hard thing in the water that keeps its place: a weight, a lure held still. */
+/** A hard thing in the water that keeps its place: a test weight. */
 export interface PointTarget {
   x: number;
   y: number;
   z: number;
   /** dB re 1 m². */
   targetStrengthDb: number;
-}
-
-/** A cloud of bait: individuals scattered through a flattened ball. */
-export interface BaitCloud {
-  /** Middle at time 0, m. */
-  x: number;
-  y: number;
-  z: number;
-  /** Drift of the whole cloud, m/s. */
-  vx: number;
-  /** Half axes, m. */
-  radiusXM: number;
-  radiusYM: number;
-  radiusZM: number;
-  /** Individuals as x, y, z offsets in m, 3 a fish. */
-  offsets: Float32Array;
-  lengthM: number;
-  bladder: Bladder;
 }
 
 /** A band of small scatterers at one depth over the whole water. */
@@ -55,17 +22,26 @@ export interface ScatterLayer {
   thicknessM: number;
   /** Volume backscatter at its middle, dB re 1 m⁻¹. */
   svDb: number;
-  /** Rise and fall of the layer along the pass, m, and its wavelength, m. */
+  /** Rise and fall of the layer along the way, m, and its wavelength, m. */
   swellM: number;
   swellLengthM: number;
+  /** How much thicker and thinner it grows along the way, dB, and over what length, m. */
+  patchDb: number;
 }
 
 /** Another sounder in earshot: its pulses land in our listening time. */
 export interface OtherSounder {
   pingRate: number;
-  /** Received level, dB over our noise. */
+  /** Received level, dB over our noise at rest. */
   overNoiseDb: number;
   pulseS: number;
+}
+
+/** Something electrical on board that fills whole pings. */
+export interface Electrical {
+  everyS: number;
+  lengthS: number;
+  overNoiseDb: number;
 }
 
 /** Everything there is under the boat. The truth: readers never see it. */
@@ -79,17 +55,34 @@ export interface Scene {
   origin: Position;
   bed: BedField;
   fish: readonly Fish[];
-  targets: readonly PointTarget[];
   clouds: readonly BaitCloud[];
+  covers: readonly Cover[];
+  gear: readonly Gear[];
+  drifters: readonly Drifter[];
+  targets: readonly PointTarget[];
   layers: readonly ScatterLayer[];
+  /** Stirred-up silt over the bed: its Sv at the bed, dB re 1 m⁻¹, and height to 1/e, m. */
+  silt: { svDb: number; heightM: number } | null;
   /** Small life spread through all the water, dB re 1 m⁻¹. */
   backgroundSvDb: number;
-  otherSounder: OtherSounder | null;
+  otherSounders: readonly OtherSounder[];
+  electrical: Electrical | null;
 }
 
-/** Where a fish is at a time, written into `out` as x, y, z. */
-export function fishAt(fish: Fish, timeS: number, out: Float64Array): void {
-  out[0] = fish.x + fish.vx * timeS;
-  out[1] = fish.y + fish.vy * timeS;
-  out[2] = fish.z + fish.wanderM * Math.sin((2 * Math.PI * timeS) / fish.wanderPeriodS + fish.wanderPhase);
-}
+/** Open water over a bed with nothing in it: what scenes are filled from. */
+export const emptyScene = (
+  base: Pick<Scene, 'id' | 'title' | 'teaches' | 'water' | 'origin' | 'bed'>,
+): Scene => ({
+  ...base,
+  fish: [],
+  clouds: [],
+  covers: [],
+  gear: [],
+  drifters: [],
+  targets: [],
+  layers: [],
+  silt: null,
+  backgroundSvDb: -88,
+  otherSounders: [],
+  electrical: null,
+});

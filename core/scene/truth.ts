@@ -1,5 +1,6 @@
 import { bedDepthAt } from './bedField';
-import { fishAt, type Scene } from './scene';
+import { fishAt } from './fish';
+import type { Scene } from './scene';
 import type { Track } from './track';
 
 /** When and how near one fish passed the face. */
@@ -27,7 +28,7 @@ const SPOKES = 12;
 
 /** The truth of a pass as a beam of half width `halfWidthRad` could see it. */
 export function truthOf(scene: Scene, track: Track, halfWidthRad: number): Truth {
-  const at = new Float64Array(3);
+  const at = new Float64Array(6);
   const pings = track.timeS.length;
   const fish = scene.fish.map((f): FishPass => {
     let best: FishPass = { nearestRangeM: Infinity, timeS: 0, depthM: 0, angleRad: 0, lengthM: f.lengthM };

@@ -1,8 +1,16 @@
-import { clamp, fromDb, type Random } from '@/core/maths';
-import { ringTime, type FaceBudget } from '@/core/rig';
-import type { OtherSounder, Track } from '@/core/scene';
-import type { EchoGeometry } from './trace';
+import { fromDb, seededRandom, type Random } from '@/core/maths';
+import {
+  echoEnvelope,
+  envelopeReach,
+  RECEIVER_CEILING_DB,
+  ringDown,
+  ringTime,
+  type FaceBudget,
+  type Pulse,
+} from '@/core/rig';
+import type { Electrical, OtherSounder, Track } from '@/core/scene';
 import { SPECKLE_MASK, speckleTable } from './speckle';
+import type { EchoGeometry } from './trace';
 
 /** Bed echoes kept: the first, bed–surface–bed, and once more. */
 const BED_ECHOES = 3;
@@ -10,23 +18,18 @@ const BED_ECHOES = 3;
 /** Power lost at the water surface on the way back down, a ratio (about 2 dB in a ripple). */
 const SURFACE_REFLECTION = 0.63;
 
-/** Level of a face's ringing at the moment its pulse ends, dB under the source level, and its fall per ring time. */
-const RING_START_DB = -70;
-const RING_FALL_DB = 6;
+/** Ping periods after which a late echo is no longer heard. */
+const MOST_PERIODS = 8;
 
-/** Share of a pulse's length over which the ring of the face rounds each edge of its echo. */
-const EDGE = 0.25;
-
-/** A point's envelope over one resolution δ (x = distance behind its range, in δ): flat, with cosine edges centred on 0 and 1. */
-function envelope(x: number): number {
-  if (x < -EDGE / 2 || x > 1 + EDGE / 2) return 0;
-  if (x < EDGE / 2) return 0.5 - 0.5 * Math.cos((Math.PI * (x + EDGE / 2)) / EDGE);
-  if (x > 1 - EDGE / 2) return 0.5 - 0.5 * Math.cos((Math.PI * (1 + EDGE / 2 - x)) / EDGE);
-  return 1;
-}
-
-function cumulativeAt(power: Float32Array, row: number, count: number, binM: number, range: number): number {
-  const at = range / binM - 1;
+/** Cumulative power nearer than `range`, between bins linearly. */
+function cumulativeAt(
+  power: Float32Array,
+  row: number,
+  count: number,
+  perBin: number,
+  range: number,
+): number {
+  const at = range * perBin - 1;
   if (at <= 0) return at > -1 ? (at + 1) * power[row]! : 0;
   if (at >= count - 1) return power[row + count - 1]!;
   const i = at | 0;
@@ -37,10 +40,13 @@ function cumulativeAt(power: Float32Array, row: number, count: number, binM: num
 /** What the receiver hears of a traced pass. */
 export interface Listening {
   budget: FaceBudget;
+  /** Noise in the band for each state of the engine (ENGINES), dB re 1 µPa. */
+  noiseDb: readonly number[];
   pingRate: number;
   /** Far end of the listening window, m. */
   farM: number;
-  otherSounder: OtherSounder | null;
+  otherSounders: readonly OtherSounder[];
+  electrical: Electrical | null;
 }
 
 /** Levels of one face's pings. */
@@ -51,15 +57,49 @@ export interface Heard {
   levelDb: Float32Array;
 }
 
+/** Steps of the envelope table per resolution. */
+const ENVELOPE_STEPS = 64;
+
+/** An echo's envelope by table from `before` resolutions ahead of its range. */
+function envelopeTable(kind: Pulse['kind']): { before: number; table: Float64Array } {
+  const [before, behind] = envelopeReach(kind);
+  const size = Math.ceil((before + behind) * ENVELOPE_STEPS) + 2;
+  return {
+    before,
+    table: Float64Array.from({ length: size }, (_, i) => echoEnvelope(kind, i / ENVELOPE_STEPS - before)),
+  };
+}
+
+/** Diffuse echoes through a compressed pulse: power weights by sample behind an echo's own, side lobes and all. */
+function diffuseKernel(
+  kind: Pulse['kind'],
+  delta: number,
+  step: number,
+): { first: number; weight: Float64Array } {
+  const [before, behind] = envelopeReach(kind);
+  const first = -Math.floor((before * delta) / step);
+  const last = Math.floor((behind * delta) / step);
+  const weight = Float64Array.from(
+    { length: last - first + 1 },
+    (_, i) => (echoEnvelope(kind, ((first + i) * step) / delta) ** 2 * step) / delta,
+  );
+  return { first, weight };
+}
+
+/** When in 0…1 of its beat an electrical burst comes, a beat. */
+const burstAt = (random: Random, beats: number): Float64Array =>
+  Float64Array.from({ length: beats }, () => 0.7 * random.uniform());
+
 /**
  * Sends the pulse and listens: each sample is the complex sum of the points within one pulse, of diffuse echoes (bed,
- * layers) as speckle of their expected power, and of noise; echoes later than one ping period fold into the next ping.
- * Samples stand half a range resolution apart or closer, so a point's flat top always holds one.
+ * layers) as speckle of their expected power, and of noise; the face's ringing lies over the nearest range, and all is
+ * held at the receiver's ceiling. Echoes later than a ping period, of the bed's multiples too, fall into the pings that
+ * follow. Samples stand half a range resolution apart or closer, so that no echo falls between two.
  */
 export function listen(
   geometry: EchoGeometry,
   track: Track,
-  { budget, pingRate, farM, otherSounder }: Listening,
+  { budget, noiseDb, pingRate, farM, otherSounders, electrical }: Listening,
   random: Random,
 ): Heard {
   const delta = budget.resolutionM;
@@ -67,75 +107,107 @@ export function listen(
   const samples = Math.floor(farM / step) + 1;
   const pings = geometry.pingCount;
   const levelDb = new Float32Array(pings * samples);
-  const period = geometry.soundSpeedMps / (2 * pingRate);
+  const c = geometry.soundSpeedMps;
+  const period = c / (2 * pingRate);
   const source = fromDb(budget.sourceLevelDb);
   const sourcePressure = Math.sqrt(source);
-  const noise = fromDb(budget.noiseLevelDb);
+  const noisePower = noiseDb.map(fromDb);
+  const restNoise = fromDb(budget.noiseLevelDb);
   const draws = random.fork('noise');
   const table = speckleTable(delta / step);
-  const interference = random.fork('other sounder').between(0, 1);
+  const swept = budget.pulse.kind === 'swept';
+  const kernel = swept ? diffuseKernel('swept', delta, step) : null;
 
-  const ringFall =
-    (RING_FALL_DB * 2) / (geometry.soundSpeedMps * ringTime(budget.face.frequencyHz, budget.face.quality));
-  const ring = Float64Array.from({ length: samples }, (_, j) => {
-    const past = Math.max(0, j * step - delta);
-    return source * fromDb(RING_START_DB - ringFall * past);
-  });
-
-  // A swell moves the layer, not the bubbles at the surface: how much of it, by sample.
-  const swell = Float64Array.from({ length: samples }, (_, j) =>
-    geometry.layerDepthM > 0 ? clamp(((j * step) / geometry.layerDepthM - 0.4) / 0.3, 0, 1) : 0,
+  // The face rings on after its pulse has ended; while it sends, nothing is heard.
+  const pulseM = (c * budget.pulse.durationS) / 2;
+  const ringS = ringTime(budget.face.frequencyHz, budget.face.quality);
+  const ring = Float64Array.from({ length: samples }, (_, j) =>
+    fromDb(ringDown(budget.sourceLevelDb, ringS, (2 * Math.max(0, j * step - pulseM)) / c)),
   );
+  const ceiling = fromDb(RECEIVER_CEILING_DB);
 
   // Bed and volume speckle stays alike while the face moves less than its own size (van Cittert–Zernike).
-  const wavelength = geometry.soundSpeedMps / budget.face.frequencyHz;
+  const wavelength = c / budget.face.frequencyHz;
   const alikeM = wavelength / (2 * Math.sin(budget.face.beam.alongRad / 2));
   const gRe = new Float32Array(samples);
   const gIm = new Float32Array(samples);
   const re = new Float64Array(samples);
   const im = new Float64Array(samples);
   const diffuse = new Float64Array(samples);
-  const { bedPower, volumePower, binM, binCount, pointStart, pointRangeM, pointAmplitude, pointPhaseRad } =
-    geometry;
+  const raw = kernel ? new Float64Array(samples) : diffuse;
+  const { binM, binCount, points, bed, volume } = geometry;
+  const { power: bedPower, firstBin, reflection } = bed;
+  const perBin = 1 / binM;
   const bedReach = binM * binCount;
+  const envelope = envelopeTable(budget.pulse.kind);
+  const envelopeBefore = envelope.before * delta;
+  const envelopeReachM = ((envelope.table.length - 2) / ENVELOPE_STEPS) * delta;
+  const perEnvelope = ENVELOPE_STEPS / delta;
+  const pingsLate = Math.min(MOST_PERIODS, Math.ceil((BED_ECHOES * bedReach) / period) + 1);
+  // Where in its beat each other sounder is at time 0; the same for every face of the boat.
+  const interference = otherSounders.map((_, k) => seededRandom(k + 1).uniform());
+  const bursts = electrical
+    ? burstAt(random.fork('electrical'), Math.ceil((track.timeS[pings - 1] ?? 0) / electrical.everyS) + 1)
+    : null;
   // Looked up once: in the loops below a lookup through the module would cost more than the work.
-  const mask = SPECKLE_MASK;
+  const [mask, cumulative, bedEchoes, steps] = [SPECKLE_MASK, cumulativeAt, BED_ECHOES, envelope.table];
   const { re: tableRe, im: tableIm } = table;
-  const { sqrt, max, min, floor, ceil, log10, cos, sin } = Math;
+  const { sqrt, max, min, floor, ceil, log10, exp } = Math;
+  const againOf = (power: number, m: number, late: number): number =>
+    Math.pow(power * SURFACE_REFLECTION * fromDb((-2 * geometry.absorptionDbPerM * late) / m), m - 1) /
+    (m * m);
 
   for (let p = 0; p < pings; p++) {
-    const row = p * binCount;
-    const reflection = geometry.bedReflection[p]!;
-    const shift = geometry.volumeShiftM[p]!;
-    for (let j = 0; j < samples; j++) {
-      const range = j * step;
-      let power = 0;
-      // n counts ping periods back: what was sent n pings ago and arrives only now.
-      for (let late = range, n = 0; late < BED_ECHOES * bedReach && n < 8; late += period, n++) {
-        for (let m = 1; m <= BED_ECHOES; m++) {
-          const near = (late - delta) / m;
-          if (near > bedReach) continue;
+    raw.fill(0);
+    // n counts ping periods back: what was sent n pings ago and arrives only now.
+    for (let n = 0; n < pingsLate; n++) {
+      // Before the recording began the boat pinged as well, over much the same bed.
+      const sent = max(0, p - n);
+      const row = sent * binCount;
+      const lateBy = n * period;
+      for (let m = 1; m <= bedEchoes; m++) {
+        const begins = m * firstBin[sent]! * binM - lateBy;
+        const ends = m * bedReach + delta - lateBy;
+        if (ends < 0) continue;
+        const from = max(0, floor(begins / step));
+        const to = min(samples - 1, floor(ends / step));
+        for (let j = from; j <= to; j++) {
+          const late = j * step + lateBy;
           const once =
-            cumulativeAt(bedPower, row, binCount, binM, late / m) -
-            cumulativeAt(bedPower, row, binCount, binM, near);
+            cumulative(bedPower, row, binCount, perBin, late / m) -
+            cumulative(bedPower, row, binCount, perBin, (late - delta) / m);
           if (once <= 0) continue;
           // Each further round trip: a quarter of the power for spreading, |V|² at the bed, the surface, absorption.
-          const again =
-            m === 1
-              ? 1
-              : Math.pow(
-                  reflection * SURFACE_REFLECTION * fromDb((-2 * geometry.absorptionDbPerM * late) / m),
-                  m - 1,
-                ) /
-                (m * m);
-          power += once * again;
+          raw[j]! += m === 1 ? once : once * againOf(reflection[sent]!, m, late);
         }
       }
-      const from = range - shift * swell[j]!;
-      const volume =
-        cumulativeAt(volumePower, 0, binCount, binM, from) -
-        cumulativeAt(volumePower, 0, binCount, binM, from - delta);
-      diffuse[j] = source * (power + max(0, volume));
+    }
+    for (let k = 0; k < volume.length; k++) {
+      const { power, shiftM, gain, fromM, toM } = volume[k]!;
+      const shift = shiftM[p]!;
+      const g = gain[p]!;
+      const from = max(0, floor((fromM + shift) / step));
+      const to = min(samples - 1, floor((toM + shift + delta) / step));
+      for (let j = from; j <= to; j++) {
+        const range = j * step - shift;
+        const more =
+          cumulative(power, 0, binCount, perBin, range) -
+          cumulative(power, 0, binCount, perBin, range - delta);
+        if (more > 0) raw[j]! += g * more;
+      }
+    }
+    if (kernel) {
+      // The box above holds all within δ before a sample; the kernel spreads it as compression does.
+      diffuse.fill(0);
+      const { first, weight } = kernel;
+      for (let j = 0; j < samples; j++) {
+        const here = raw[j]!;
+        if (here === 0) continue;
+        for (let i = 0; i < weight.length; i++) {
+          const at = j + first + i;
+          if (at >= 0 && at < samples) diffuse[at]! += here * weight[i]!;
+        }
+      }
     }
 
     const moved =
@@ -146,49 +218,70 @@ export function listen(
             track.yM[p]! - track.yM[p - 1]!,
             track.heaveM[p]! - track.heaveM[p - 1]!,
           );
-    const alike = Math.exp(-((moved / alikeM) ** 2));
+    const alike = exp(-((moved / alikeM) ** 2));
     const fresh = sqrt(1 - alike * alike);
-    const speckleAt = draws.integer(SPECKLE_MASK);
-    const noiseAt = draws.integer(SPECKLE_MASK);
+    const speckleAt = draws.integer(mask);
+    const noiseAt = draws.integer(mask);
+    let noise = noisePower[track.engine[p]!]!;
+    if (electrical && bursts) {
+      const beat = floor(track.timeS[p]! / electrical.everyS);
+      const since = track.timeS[p]! - (beat + bursts[beat]!) * electrical.everyS;
+      if (since >= 0 && since < electrical.lengthS) noise += restNoise * fromDb(electrical.overNoiseDb);
+    }
     for (let j = 0; j < samples; j++) {
       const s = (speckleAt + j) & mask;
       const q = (noiseAt + j) & mask;
-      gRe[j] = alike * gRe[j]! + fresh * tableRe[s]!;
-      gIm[j] = alike * gIm[j]! + fresh * tableIm[s]!;
-      const a = sqrt(diffuse[j]!);
-      const b = sqrt(noise + ring[j]!);
-      re[j] = a * gRe[j]! + b * tableRe[q]!;
-      im[j] = a * gIm[j]! + b * tableIm[q]!;
+      const a = alike * gRe[j]! + fresh * tableRe[s]!;
+      const b = alike * gIm[j]! + fresh * tableIm[s]!;
+      gRe[j] = a;
+      gIm[j] = b;
+      const loud = sqrt(source * diffuse[j]!);
+      const hiss = sqrt(noise + ring[j]!);
+      re[j] = loud * a + hiss * tableRe[q]!;
+      im[j] = loud * b + hiss * tableIm[q]!;
     }
 
-    for (let k = pointStart[p]!; k < pointStart[p + 1]!; k++) {
-      let range = pointRangeM[k]!;
-      if (range >= period) range -= floor(range / period) * period;
-      const amplitude = sourcePressure * pointAmplitude[k]!;
-      const c = amplitude * cos(pointPhaseRad[k]!);
-      const s = amplitude * sin(pointPhaseRad[k]!);
-      const first = max(0, ceil((range - (EDGE / 2) * delta) / step));
-      const last = min(samples - 1, floor((range + (1 + EDGE / 2) * delta) / step));
-      for (let j = first; j <= last; j++) {
-        const e = envelope((j * step - range) / delta);
-        re[j]! += c * e;
-        im[j]! += s * e;
+    for (let n = 0; n < pingsLate && n <= p; n++) {
+      const sent = p - n;
+      const lateBy = n * period;
+      const { rangeM, re: pointRe, im: pointIm } = points;
+      for (let k = points.start[sent]!; k < points.start[sent + 1]!; k++) {
+        const range = rangeM[k]! - lateBy;
+        const begin = range - envelopeBefore;
+        if (begin > farM || begin + envelopeReachM < 0) continue;
+        const first = max(0, ceil(begin / step));
+        const last = min(samples - 1, floor((begin + envelopeReachM) / step));
+        const x = sourcePressure * pointRe[k]!;
+        const y = sourcePressure * pointIm[k]!;
+        for (let j = first; j <= last; j++) {
+          const at = (j * step - begin) * perEnvelope;
+          const i = at | 0;
+          const e = steps[i]! + (steps[i + 1]! - steps[i]!) * (at - i);
+          re[j]! += x * e;
+          im[j]! += y * e;
+        }
       }
     }
 
-    if (otherSounder) {
-      // Its pings go on at their own rate: where the next one lands in our listening time.
-      const cycles = interference + track.timeS[p]! * otherSounder.pingRate;
-      const delay = (ceil(cycles) - cycles) / otherSounder.pingRate;
-      const from = floor((geometry.soundSpeedMps * delay) / 2 / step);
-      const length = max(1, Math.round((geometry.soundSpeedMps * otherSounder.pulseS) / 2 / step));
-      const a = sqrt(noise * fromDb(otherSounder.overNoiseDb));
-      for (let j = from; j < min(samples, from + length); j++) re[j]! += a;
+    for (let k = 0; k < otherSounders.length; k++) {
+      const other = otherSounders[k]!;
+      // Its pings go on at their own rate: each one that lands in our listening time leaves its pulse.
+      const cycles = interference[k]! + track.timeS[p]! * other.pingRate;
+      const a = sqrt(restNoise * fromDb(other.overNoiseDb));
+      const length = max(1, Math.round((c * other.pulseS) / 2 / step));
+      for (let delay = (ceil(cycles) - cycles) / other.pingRate; ; delay += 1 / other.pingRate) {
+        const from = floor((c * delay) / 2 / step);
+        if (from >= samples || delay >= 1 / pingRate) break;
+        const until = min(samples, from + length);
+        for (let j = from; j < until; j++) re[j]! += a;
+      }
     }
 
     const out = p * samples;
-    for (let j = 0; j < samples; j++)
-      levelDb[out + j] = 10 * log10(re[j]! * re[j]! + im[j]! * im[j]! + 1e-12);
+    for (let j = 0; j < samples; j++) {
+      const power = re[j]! * re[j]! + im[j]! * im[j]! + 1e-12;
+      levelDb[out + j] = 10 * log10(power < ceiling ? power : ceiling);
+    }
   }
   return { sampleStepM: step, sampleCount: samples, levelDb };
 }

@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/maths';
-import { faceBudget, singlePulse, type Face, type Rig } from '@/core/rig';
+import { faceBudget, type Face, type PowerMode, type Rig } from '@/core/rig';
 import type { Channel, Navigation, Recording } from '@/core/recording';
-import type { Scene, Track } from '@/core/scene';
+import { ENGINES, type Scene, type Track } from '@/core/scene';
 import { listen } from './listen';
 import { traceEchoes, type EchoGeometry } from './trace';
 
@@ -14,21 +14,26 @@ export interface SoundingRequest {
   pingRate: number;
   /** Far end of the listening window, m. */
   farM: number;
+  power?: PowerMode;
   seed: number;
 }
 
-/** First echoes are traced this much beyond the window, so that the bed's tail and late echoes are whole. */
-const TRACE_BEYOND = 1.6;
-
 /** The channel one face hears; `geometry` spares the tracing when only pulse, power or noise changed. */
 export function soundChannel(request: SoundingRequest, face: Face, geometry?: EchoGeometry): Channel {
-  const { scene, track, rig, pingRate, farM, seed } = request;
-  const budget = faceBudget(rig, face, scene.water);
-  const traced = geometry ?? traceEchoes(scene, track, rig, face, farM * TRACE_BEYOND);
+  const { scene, track, rig, pingRate, farM, power = 'full', seed } = request;
+  const budget = faceBudget(rig, face, scene.water, { power });
+  const traced = geometry ?? traceEchoes(scene, track, rig, face, farM);
   const heard = listen(
     traced,
     track,
-    { budget, pingRate, farM, otherSounder: scene.otherSounder },
+    {
+      budget,
+      noiseDb: ENGINES.map((engine) => faceBudget(rig, face, scene.water, { engine, power }).noiseLevelDb),
+      pingRate,
+      farM,
+      otherSounders: scene.otherSounders,
+      electrical: scene.electrical,
+    },
     seededRandom(seed).fork(face.id),
   );
   return {
@@ -36,7 +41,7 @@ export function soundChannel(request: SoundingRequest, face: Face, geometry?: Ec
     label: face.label,
     frequencyHz: face.frequencyHz,
     beam: face.beam,
-    pulse: singlePulse(face.pulseS, face.frequencyHz, face.quality),
+    pulse: budget.pulse,
     resolutionM: budget.resolutionM,
     soundSpeedMps: budget.soundSpeedMps,
     firstRangeM: 0,
@@ -48,20 +53,32 @@ export function soundChannel(request: SoundingRequest, face: Face, geometry?: Ec
   };
 }
 
-/** What the boat's own instruments note with the pings. */
-function navigationOf(track: Track, scene: Scene): Navigation {
+/** Volts a starter battery shows with the engine off and with it charging. */
+const SUPPLY_V = [12.6, 13.8] as const;
+
+/** What the boat's own instruments note with the pings; places are the antenna's. */
+function navigationOf(track: Track, scene: Scene, rig: Rig): Navigation {
+  const { x, y } = rig.positions.antenna;
   const count = track.timeS.length;
+  const eastM = new Float64Array(count);
+  const northM = new Float64Array(count);
+  for (let p = 0; p < count; p++) {
+    const c = Math.cos(track.headingRad[p]!);
+    const s = Math.sin(track.headingRad[p]!);
+    eastM[p] = track.xM[p]! + x * c - y * s;
+    northM[p] = track.yM[p]! + x * s + y * c;
+  }
   return {
     timeS: track.timeS,
-    eastM: track.xM,
-    northM: track.yM,
+    eastM,
+    northM,
     speedMps: track.speedMps,
     headingRad: track.headingRad,
     pitchRad: track.pitchRad,
     rollRad: track.rollRad,
     heaveM: track.heaveM,
     temperatureC: new Float32Array(count).fill(scene.water.temperatureC),
-    supplyV: new Float32Array(count).fill(12.6),
+    supplyV: Float32Array.from(track.engine, (e) => SUPPLY_V[e > 0 ? 1 : 0]),
   };
 }
 
@@ -72,7 +89,7 @@ export function simulate(request: SoundingRequest): Recording {
     title: request.scene.title,
     pingRate: request.pingRate,
     origin: request.scene.origin,
-    navigation: navigationOf(request.track, request.scene),
+    navigation: navigationOf(request.track, request.scene, request.rig),
     channels: request.faces.map((face) => soundChannel(request, face)),
   };
 }

@@ -10,7 +10,7 @@ import {
   type Face,
   type Rig,
 } from '@/core/rig';
-import { bedDepthAt, layBed, type Scene, type Track } from '@/core/scene';
+import { baitCloud, bedDepthAt, emptyScene, layBed, type Scene, type Track } from '@/core/scene';
 import { patternTable, simulate } from '@/core/sounder';
 import type { Channel } from '@/core/recording';
 import type { BedMaterial } from '@/core/water';
@@ -32,27 +32,25 @@ function still(pings: number, pingRate = 5, speedMps = 0): Track {
     headingRad: row(),
     pitchRad: row(),
     rollRad: row(),
+    engine: new Uint8Array(pings),
   };
 }
 
 function sceneOf(part: Partial<Scene>, depthM = 60, material: BedMaterial = 'gravel'): Scene {
   return {
-    id: 'test',
-    title: 'test',
-    teaches: '',
-    water,
-    origin: { latitudeDeg: 0, longitudeDeg: 0 },
-    bed: layBed(
-      { originXM: -100, originYM: -100, widthM: 300, heightM: 200, cellM: 2 },
-      () => depthM,
-      () => material,
-    ),
-    fish: [],
-    targets: [],
-    clouds: [],
-    layers: [],
+    ...emptyScene({
+      id: 'test',
+      title: 'test',
+      teaches: '',
+      water,
+      origin: { latitudeDeg: 0, longitudeDeg: 0 },
+      bed: layBed(
+        { originXM: -100, originYM: -100, widthM: 300, heightM: 200, cellM: 2 },
+        () => depthM,
+        () => material,
+      ),
+    }),
     backgroundSvDb: -120,
-    otherSounder: null,
     ...part,
   };
 }
@@ -85,12 +83,12 @@ describe('a single target', () => {
     sceneOf({ targets: [{ x, y, z, targetStrengthDb: -40 }] }, 150);
 
   it.each([10, 30, 60])('of −40 dB returns the sonar equation’s level on the axis at %d m', (z) => {
-    const channel = sound(target(0, 0, z), cone200, still(1), 70);
+    const channel = sound(target(0, 0, z), cone200, still(1), 70, quiet, 1);
     expect(Math.abs(peakDb(channel, 0, z - 0.2, z + 0.3) - pointEcho(budget, z, -40))).toBeLessThan(0.1);
   });
   it('is 6 dB weaker at the −3 dB angle, at the same range', () => {
     const at = degToRad(10);
-    const channel = sound(target(0, 20 * Math.sin(at), 20 * Math.cos(at)), cone200, still(1), 40);
+    const channel = sound(target(0, 20 * Math.sin(at), 20 * Math.cos(at)), cone200, still(1), 40, quiet, 1);
     expect(Math.abs(peakDb(channel, 0, 19.8, 20.3) - pointEcho(budget, 20, -40) + 6.02)).toBeLessThan(0.2);
   });
   it('is seen by a fan by its two widths', () => {
@@ -98,7 +96,7 @@ describe('a single target', () => {
     const level = (along: number, athwart: number): number => {
       const [u, w] = [Math.sin(along), Math.sin(athwart)];
       const scene = target(10 * u, 10 * w, 10 * Math.sqrt(1 - u * u - w * w));
-      return peakDb(sound(scene, slice, still(1), 15), 0, 9.9, 10.1);
+      return peakDb(sound(scene, slice, still(1), 15, quiet, 1), 0, 9.9, 10.1);
     };
     const axis = level(0, 0);
     expect(Math.abs(axis - level(degToRad(0.8), 0) - 6.02)).toBeLessThan(0.2);
@@ -128,10 +126,10 @@ describe('pattern table', () => {
     const table = patternTable(beam);
     const u = Math.sin(beam.alongRad / 2) ** 2;
     const w = Math.sin(beam.athwartRad / 2) ** 2;
-    expect(10 * Math.log10(table.twoWay(u, 0))).toBeCloseTo(-6.02, 1);
-    expect(10 * Math.log10(table.twoWay(0, w))).toBeCloseTo(-6.02, 1);
+    expect(20 * Math.log10(table.pressure(u, 0))).toBeCloseTo(-6.02, 1);
+    expect(20 * Math.log10(table.pressure(0, w))).toBeCloseTo(-6.02, 1);
     const [a, b] = [0.4 * Math.sqrt(u), 0.3 * Math.sqrt(w)];
-    expect(10 * Math.log10(table.twoWay(a * a, b * b))).toBeCloseTo(
+    expect(20 * Math.log10(table.pressure(a * a, b * b))).toBeCloseTo(
       20 * Math.log10(beamPattern(beam, a, b)),
       1,
     );
@@ -197,7 +195,7 @@ describe('noise', () => {
 describe('a layer', () => {
   it('returns its volume backscatter after 20 log R and 2αR', () => {
     const svDb = -50;
-    const layer = { depthM: 20, thicknessM: 200, svDb, swellM: 0, swellLengthM: 50 };
+    const layer = { depthM: 20, thicknessM: 200, svDb, swellM: 0, swellLengthM: 50, patchDb: 0 };
     // Thick enough to be uniform water; the bed is out of hearing.
     const channel = sound(sceneOf({ layers: [layer] }, 190), cone200, still(150, 3, 1), 30);
     const budget = faceBudget(quiet, cone200, water);
@@ -216,20 +214,19 @@ describe('a layer', () => {
 
 describe('a cloud', () => {
   it('fluctuates as many scatterers do: exponential intensity', () => {
-    const random = seededRandom(8);
-    const offsets = Float32Array.from({ length: 3 * 1500 }, () => random.between(-1.2, 1.2));
-    const cloud = {
-      x: 0,
-      y: 0,
-      z: 12,
-      vx: 0.4,
-      radiusXM: 1.2,
-      radiusYM: 1.2,
-      radiusZM: 1.2,
-      offsets,
-      lengthM: 0.06,
-      bladder: 'open' as const,
-    };
+    const cloud = baitCloud(
+      {
+        mood: 'calm',
+        place: [0, 0, 12],
+        velocity: [0.4, 0],
+        radiusM: 1.4,
+        radiusZM: 1.4,
+        count: 1500,
+        lengthM: 0.06,
+        bladder: 'open',
+      },
+      seededRandom(8),
+    );
     const channel = sound(sceneOf({ clouds: [cloud] }), cone200, still(200, 100, -0.4), 30, quiet, 10);
     const powers: number[] = [];
     for (let p = 0; p < 200; p += 4)

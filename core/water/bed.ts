@@ -21,7 +21,7 @@ export interface BedAcoustics {
 
 /**
  * Density and speed ratios: APL-UW TR 9407 (1994) for rock and gravel, Hamilton & Bachman (1982) for sand (fine),
- * silt and mud (silty clay); shell as gravel thinly bedded. Attenuation by grain size after Hamilton (1980).
+ * silt and mud (silty clay); shell as a thin hard skin over mud. Attenuation by grain size after Hamilton (1980).
  * Facet slopes, roughness and burial levels are nominal values within the published spread for each kind.
  */
 export const BED: Record<BedMaterial, BedAcoustics> = {
@@ -49,8 +49,8 @@ export const BED: Record<BedMaterial, BedAcoustics> = {
     lambertDb: -17,
     facetSlopeRad: 0.16,
     roughnessM: 0.015,
-    attenuationDbPerMKhz: 0.6,
-    burialDb: -22,
+    attenuationDbPerMKhz: 0.12,
+    burialDb: -17,
   },
   sand: {
     densityRatio: 1.962,
@@ -101,16 +101,24 @@ export function roughnessLoss(material: BedMaterial, frequencyHz: number, speedM
 }
 
 /**
+ * Share of the reflected power that stays coherent, as from a mirror, 0…1: exp(−4(kσ)²), Eckart's loss as power. Next to
+ * nothing at sounder frequencies but for mud and silt under a low one.
+ */
+export const coherentShare = (material: BedMaterial, frequencyHz: number, speedMps: number): number =>
+  Math.pow(10, -roughnessLoss(material, frequencyHz, speedMps) / 10);
+
+/**
  * Backscatter of a square metre of bed as a power ratio: a facet lobe around square-on incidence (high-frequency
  * Kirchhoff limit, |V|²/(8π s² cos⁴i)·exp(−tan²i/2s²), Brekhovskikh & Lysanov 1982 §9) plus Lambert's law.
  * @param incidenceRad angle from the local normal, 0…π/2
+ * @param diffuseShare share of the facet lobe that is left when part of the echo is coherent, 0…1
  */
-export function bedBackscatter(material: BedMaterial, incidenceRad: number): number {
+export function bedBackscatter(material: BedMaterial, incidenceRad: number, diffuseShare = 1): number {
   const { facetSlopeRad: s, lambertDb } = BED[material];
   const cos = Math.cos(incidenceRad);
   if (!(cos > 1e-3)) return 0;
   const tan2 = (1 - cos * cos) / (cos * cos);
   const v = bedReflection(material);
   const facet = ((v * v) / (8 * Math.PI * s * s * cos ** 4)) * Math.exp(-tan2 / (2 * s * s));
-  return facet + Math.pow(10, lambertDb / 10) * cos * cos;
+  return diffuseShare * facet + Math.pow(10, lambertDb / 10) * cos * cos;
 }

@@ -1,14 +1,25 @@
 export { soundSpeed } from './soundSpeed';
 export { absorption, type Absorption } from './absorption';
-export { DEFAULT_EXCESS_NOISE_DB, ENGINE_NOISE_DB, noiseSpectrum, thermalNoise, windNoise } from './noise';
+export {
+  DEFAULT_EXCESS_NOISE_DB,
+  engineNoise,
+  noiseSpectrum,
+  thermalNoise,
+  windNoise,
+  type Engine,
+} from './noise';
 export {
   fishLengthOf,
   fishTargetStrength,
   lengthFactorOf,
+  lureTargetStrength,
   PASS_SPREAD_DB,
   SINGLE_PING_SPREAD_DB,
+  squareOnGain,
+  tiltEffect,
   weightTargetStrength,
   type Bladder,
+  type LureKind,
 } from './targetStrength';
 export {
   BED,
@@ -16,6 +27,7 @@ export {
   bedBackscatter,
   bedLoss,
   bedReflection,
+  coherentShare,
   roughnessLoss,
   type BedAcoustics,
   type BedMaterial,

@@ -87,7 +87,10 @@ describe('noise', () => {
   });
   it('is ruled by own boat: the stated excess over thermal', () => {
     expect(noiseSpectrum(200e3, { excessDb: 47.5 }) - thermalNoise(200e3)).toBeCloseTo(47.5, 1);
-    expect(noiseSpectrum(200e3, { engine: true })).toBeGreaterThan(noiseSpectrum(200e3) + 5);
+    const gear = (f: number): number => noiseSpectrum(f, { engine: 'gear' }) - noiseSpectrum(f);
+    expect(gear(200e3)).toBeCloseTo(3, 1);
+    expect(gear(50e3)).toBeGreaterThan(gear(200e3) + 1);
+    expect(noiseSpectrum(200e3, { engine: 'planing' })).toBeGreaterThan(noiseSpectrum(200e3) + 10);
   });
 });
 
