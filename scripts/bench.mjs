@@ -27,13 +27,18 @@ await withApp(async (browser, base) => {
             if (!list.getEntriesByName('picture-painted').length) return;
             observer.disconnect();
             requestAnimationFrame(() => {
-              const arrived = /** @type {PerformanceMark} */ (performance.getEntriesByName('picture-arrived').at(-1));
+              const arrived = /** @type {PerformanceMark} */ (
+                performance.getEntriesByName('picture-arrived').at(-1)
+              );
               resolve({ totalMs: performance.now() - begun, workMs: arrived.detail.workMs });
             });
           });
           observer.observe({ entryTypes: ['mark'] });
           // React listens to the native setter's input event.
-          Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(input, String(value));
+          Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(
+            input,
+            String(value),
+          );
           input.dispatchEvent(new Event('input', { bubbles: true }));
         }),
       { dial, value },
@@ -44,7 +49,9 @@ await withApp(async (browser, base) => {
     const total = [];
     const work = [];
     for (let i = 0; i < ROUNDS; i++) {
-      const { totalMs, workMs } = /** @type {{ totalMs: number, workMs: number }} */ (await turn(dial, value(i)));
+      const { totalMs, workMs } = /** @type {{ totalMs: number, workMs: number }} */ (
+        await turn(dial, value(i))
+      );
       total.push(totalMs);
       work.push(workMs);
     }

@@ -4,7 +4,7 @@ import { existsSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { ensureChromium, ensurePackages, run } from './tools.mjs';
 
-const FLAGS = [
+export const FLAGS = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',
@@ -28,7 +28,9 @@ export async function withApp(work) {
   ensurePackages();
   const executablePath = ensureChromium();
   if (!existsSync('dist/index.html') && !run('node', ['scripts/build.mjs'])) process.exit(1);
-  const server = spawn('npx', ['tsx', 'server/main.ts', '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = spawn('npx', ['tsx', 'server/main.ts', '--port', '0'], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   /** @type {string} */
   const base = await new Promise((resolve, reject) => {
     server.stdout.on('data', (chunk) => {

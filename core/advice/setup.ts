@@ -1,6 +1,6 @@
 import { clamp } from '@/core/maths';
 import type { Settings } from '@/core/picture';
-import { PALETTE_BOTTOM_DB } from '@/core/picture';
+import { PALETTE_BOTTOM_DB, PLAIN_SETTINGS } from '@/core/picture';
 import { cleanPingRate, type Rig, waterPerColumn, waterPerRow } from '@/core/rig';
 import type { Brief } from './brief';
 import { bedEchoesHeard, predict, verdictOf, type Prediction } from './prediction';
@@ -184,17 +184,16 @@ export function startSetup(brief: Brief, rig: Rig): Setup {
       : { rule: pings >= LEAST_PINGS ? 'speed-enough-pings' : 'speed-too-fast', pings, fastestMps };
 
   const settings: Settings = {
+    ...PLAIN_SETTINGS,
     faceId: face.id,
     rangeM,
     gainDb,
     firstColourDb: BACK_A_TOUCH_DB,
     colourSpreadDb,
     otherSounders: 1,
-    noiseRejection: 0,
     topWater,
     chartSpeed,
     pingRate: rate.value,
-    palette: 'ink',
   };
   const lines: SetupLine[] = [
     {

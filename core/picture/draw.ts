@@ -1,79 +1,243 @@
 import { channelOf, type Channel, type Recording } from '@/core/recording';
-import { columnPings } from './columns';
-import { PALETTE_STEPS, paletteTable, type PaletteName, type PaletteTable } from './palette';
-import { PALETTE_BOTTOM_DB, type Settings } from './settings';
-import { dropOtherSounders, sampleGain } from './strength';
+import { autoGain } from './autoGain';
+import { colourScale, type ColourScale } from './colourScale';
+import { chartPosition, columnPings, type Columns } from './columns';
+import { BED_RAMP_AT, PALETTE_STEPS, paletteTable, type PaletteName, type PaletteTable } from './palette';
+import { filteredLevels, type Filtered } from './pingFilters';
+import type { Settings } from './settings';
+import { dropSpecks } from './specks';
+import { sampleGain } from './strength';
+import { unitBed } from './unitBed';
+import { windowOf, type Window } from './window';
 
 /** A drawn picture at the unit's own rows and columns. */
 export interface Picture {
   rows: number;
   columns: number;
-  /** rows × columns, 0xAABBGGRR. */
+  /** rows × columns, row by row, 0xAABBGGRR. */
   pixels: Uint32Array;
-  /** Strength of the newest ping by row: 0 = not drawn, 1…PALETTE_STEPS. */
+  /** columns × rows, column by column: 0 = not drawn, 1…PALETTE_STEPS weak to strong. */
+  steps: Uint16Array;
+  /** Strength of the newest ping by row, in the same steps. */
   liveColumn: Uint16Array;
-  /** Time at the right edge, s into the recording, and columns that hold pings. */
+  /** What the steps stand for; on auto gain of the newest ping. */
+  scale: ColourScale;
+  /** Water a row shows, m, and range at the top of each column, m. */
+  rowM: number;
+  topM: Float32Array;
+  /** Range of the bed the unit found, by column, m; NaN where it is lost. */
+  bedM: Float32Array;
+  /** Time at the right edge of each column and of the picture, s into the recording. */
+  timeS: Float64Array;
   nowS: number;
+  /** Columns that hold pings; they are the rightmost. */
   columnsFilled: number;
 }
 
-/** Buffers and tables a draughtsman keeps between pictures, so that drawing again allocates little. */
+interface Bed {
+  channel: Channel;
+  lookNoDeeperM: number | null;
+  bedM: Float32Array;
+}
+
+/** What a draughtsman keeps between pictures, so that drawing again costs little. Keyed by channel. */
 export interface Desk {
-  filtered: { channel: Channel; step: number; level: Float32Array } | null;
+  filtered: Map<string, Filtered>;
+  beds: Map<string, Bed>;
   palettes: Map<PaletteName, PaletteTable>;
-  index: Uint16Array;
+  drawn: Uint8Array;
 }
 
-export const newDesk = (): Desk => ({ filtered: null, palettes: new Map(), index: new Uint16Array(0) });
+export const newDesk = (): Desk => ({
+  filtered: new Map(),
+  beds: new Map(),
+  palettes: new Map(),
+  drawn: new Uint8Array(0),
+});
 
-function filteredLevels(desk: Desk, channel: Channel, step: number): Float32Array {
-  if (step === 0) return channel.levelDb;
-  if (desk.filtered?.channel !== channel || desk.filtered.step !== step) {
-    const level =
-      desk.filtered?.level.length === channel.levelDb.length
-        ? desk.filtered.level
-        : new Float32Array(channel.levelDb.length);
-    dropOtherSounders(channel, step, level);
-    desk.filtered = { channel, step, level };
+function bedFor(desk: Desk, channel: Channel, lookNoDeeperM: number | null): Float32Array {
+  const held = desk.beds.get(channel.id);
+  if (held?.channel === channel && held.lookNoDeeperM === lookNoDeeperM) return held.bedM;
+  const bedM = unitBed(channel, lookNoDeeperM);
+  desk.beds.set(channel.id, { channel, lookNoDeeperM, bedM });
+  return bedM;
+}
+
+/** Sharpening: how much of a sample's rise over its neighbours is added, a step. */
+const SHARPEN = 0.35;
+
+/**
+ * One column's cells from its levels: the strongest sample of each row's water. A row finer than a sample shows the sample it
+ * lies in.
+ * @param levels dB by sample, TVG and all @param firstSample, @param lastSample by row for a window that starts at the surface
+ * @param shift samples from the surface to the window's top
+ */
+function cellsInto(
+  levels: Float32Array,
+  firstSample: Int32Array,
+  lastSample: Int32Array,
+  shift: number,
+  scale: ColourScale,
+  gainDb: number,
+  out: Uint16Array,
+  at: number,
+): void {
+  const rows = firstSample.length;
+  const n = levels.length;
+  const most = PALETTE_STEPS;
+  const least = scale.leastDb - gainDb;
+  const offset = (gainDb - scale.bottomDb) * scale.stepsPerDb + 1;
+  const perDb = scale.stepsPerDb;
+  for (let r = 0; r < rows; r++) {
+    let j = firstSample[r]! + shift;
+    let to = lastSample[r]! + shift;
+    if (to >= n) to = n - 1;
+    if (j < 0) j = 0;
+    let strongest = -1e9;
+    for (; j <= to; j++) if (levels[j]! > strongest) strongest = levels[j]!;
+    if (strongest >= least) {
+      const step = (strongest * perDb + offset) | 0;
+      out[at + r] = step < 1 ? 1 : step > most ? most : step;
+    } else out[at + r] = 0;
   }
-  return desk.filtered.level;
 }
 
-/** Noise rejection: takes out drawn pixels with fewer than `least` drawn neighbours among their eight. In place. */
-function dropSpecks(
-  index: Uint16Array,
+/** All that drawing one channel's steps needs. */
+interface Sheet {
+  recording: Recording;
+  channel: Channel;
+  settings: Settings;
+  rows: number;
+  columns: Columns;
+  window: Window;
+  bedM: Float32Array;
+  desk: Desk;
+}
+
+/** A channel's steps, column by column, and its newest ping's. */
+function stepsOf({ recording, channel, settings, rows, columns, window, bedM, desk }: Sheet): {
+  steps: Uint16Array;
+  live: Uint16Array;
+  scale: ColourScale;
+} {
+  const filtered = filteredLevels(channel, settings, desk.filtered.get(channel.id) ?? null);
+  desk.filtered.set(channel.id, filtered);
+  const { level } = filtered;
+  const gain = sampleGain(channel, settings);
+  const scale = colourScale(channel, settings, level, gain);
+  const auto =
+    settings.gainMode === 'auto' ? autoGain(channel, level, gain, bedM, recording.navigation.timeS) : null;
+  const n = channel.sampleCount;
+  const rowM = window.spanM / rows;
+  const firstSample = new Int32Array(rows);
+  const lastSample = new Int32Array(rows);
+  for (let r = 0; r < rows; r++) {
+    firstSample[r] = Math.ceil((r * rowM) / channel.sampleStepM);
+    lastSample[r] = Math.ceil(((r + 1) * rowM) / channel.sampleStepM) - 1;
+    if (lastSample[r]! < firstSample[r]!) firstSample[r] = lastSample[r] = Math.max(0, lastSample[r]!);
+  }
+  const { from, to, part } = columns;
+  const count = from.length;
+  const steps = new Uint16Array(count * rows);
+  const levels = new Float32Array(n);
+  const sharp = settings.sharpening > 0 ? new Float32Array(n) : null;
+  const beside = Math.max(1, Math.round(channel.resolutionM / channel.sampleStepM));
+  const topOf = (ping: number): number => (window.topM.length === 1 ? window.topM[0]! : window.topM[ping]!);
+  const steady = window.topM.length === 1;
+
+  /** Fills `levels` with the strongest of some pings, or a blend of one and the next. */
+  const gather = (first: number, last: number, share: number): Float32Array => {
+    const row = first * n;
+    if (share > 0) {
+      const next = row + n;
+      for (let j = 0; j < n; j++)
+        levels[j] = level[row + j]! + (level[next + j]! - level[row + j]!) * share + gain[j]!;
+    } else {
+      for (let j = 0; j < n; j++) levels[j] = level[row + j]! + gain[j]!;
+      for (let p = first + 1; p <= last; p++) {
+        const more = p * n;
+        for (let j = 0; j < n; j++) {
+          const x = level[more + j]! + gain[j]!;
+          if (x > levels[j]!) levels[j] = x;
+        }
+      }
+    }
+    if (!sharp) return levels;
+    const amount = SHARPEN * settings.sharpening;
+    for (let j = 0; j < n; j++) {
+      const a = levels[j < beside ? 0 : j - beside]!;
+      const b = levels[j + beside < n ? j + beside : n - 1]!;
+      sharp[j] = levels[j]! + amount * (levels[j]! - (a + b) / 2);
+    }
+    return sharp;
+  };
+  const put = (first: number, last: number, share: number, out: Uint16Array, at: number): void =>
+    cellsInto(
+      gather(first, last, share),
+      firstSample,
+      lastSample,
+      Math.round((topOf(last) - channel.firstRangeM) / channel.sampleStepM),
+      scale,
+      auto ? auto[last]! + settings.gainDb : 0,
+      out,
+      at,
+    );
+
+  const blend = settings.between === 'blend';
+  for (let c = 0; c < count; c++) {
+    if (to[c]! < 0) continue;
+    const single = from[c] === to[c];
+    const share = blend && single && to[c]! + 1 < channel.pingCount ? part[c]! : 0;
+    if (c > 0 && single && share === 0 && to[c] === to[c - 1] && from[c - 1] === from[c] && steady)
+      steps.copyWithin(c * rows, (c - 1) * rows, c * rows);
+    else put(from[c]!, to[c]!, share, steps, c * rows);
+  }
+  const live = new Uint16Array(rows);
+  const newest = to[count - 1]!;
+  if (newest >= 0) put(newest, newest, 0, live, 0);
+  if (settings.noiseRejection > 0) {
+    if (desk.drawn.length !== steps.length) desk.drawn = new Uint8Array(steps.length);
+    dropSpecks(steps, rows, count, settings.noiseRejection, desk.drawn);
+  }
+  const now = auto && newest >= 0 ? auto[newest]! + settings.gainDb : 0;
+  return {
+    steps,
+    live,
+    scale: { ...scale, bottomDb: scale.bottomDb - now, leastDb: scale.leastDb - now },
+  };
+}
+
+/** Columns turned at a time into rows, so that both stay in the nearest memory. */
+const TILE = 16;
+
+/** Colours the steps: column by column in, row by row out. */
+function colour(
+  steps: Uint16Array,
   rows: number,
   columns: number,
-  least: number,
-  drawn: Uint8Array,
-): void {
-  for (let i = 0; i < index.length; i++) drawn[i] = index[i]! > 0 ? 1 : 0;
-  for (let r = 0; r < rows; r++) {
-    const up = r > 0 ? -columns : 0;
-    const down = r < rows - 1 ? columns : 0;
-    for (let c = 0; c < columns; c++) {
-      const at = r * columns + c;
-      if (drawn[at] === 0) continue;
-      const left = c > 0 ? -1 : 0;
-      const right = c < columns - 1 ? 1 : 0;
-      // At an edge a pixel stands in for its missing neighbour, which only makes the filter milder there.
-      const neighbours =
-        drawn[at + up + left]! +
-        drawn[at + up]! +
-        drawn[at + up + right]! +
-        drawn[at + left]! +
-        drawn[at + right]! +
-        drawn[at + down + left]! +
-        drawn[at + down]! +
-        drawn[at + down + right]!;
-      if (neighbours < least) index[at] = 0;
+  rgba: Uint32Array,
+  bedRow: Int32Array | null,
+): Uint32Array {
+  const pixels = new Uint32Array(rows * columns);
+  for (let c0 = 0; c0 < columns; c0 += TILE) {
+    const c1 = Math.min(columns, c0 + TILE);
+    for (let r = 0; r < rows; r++) {
+      const row = r * columns;
+      for (let c = c0; c < c1; c++) pixels[row + c] = rgba[steps[c * rows + r]!]!;
     }
   }
+  if (bedRow) {
+    const ramp = BED_RAMP_AT;
+    for (let c = 0; c < columns; c++)
+      for (let r = bedRow[c]!; r < rows; r++) pixels[r * columns + c] = rgba[ramp + steps[c * rows + r]!]!;
+  }
+  return pixels;
 }
 
 /**
- * Draws the pings of one channel: other-sounders filter, TVG and top water, gain, colours, specks, palette. Each cell
- * keeps the strongest sample of its rows' water and its column's pings, so that no echo falls between two.
+ * Draws the pings of one channel as a unit does: filters from ping to ping (other sounders, noise rejection, averaging),
+ * TVG with tail-off and top water, gain by hand or auto, columns and rows that keep the strongest of what falls in a cell,
+ * first colour, colour spread and contrast, specks, blend with a second channel, palette.
  * @param nowS time at the right edge, s into the recording
  * @throws RangeError for a screen beyond 1…4096 pixels a side or a channel the recording lacks
  */
@@ -84,83 +248,57 @@ export function drawPicture(
   nowS: number,
   desk: Desk = newDesk(),
 ): Picture {
-  const { rows, columns } = screen;
-  if (!(rows >= 1 && rows <= 4096 && columns >= 1 && columns <= 4096))
-    throw new RangeError(`picture: rows and columns must be 1 to 4096, got ${rows} × ${columns}`);
+  const { rows, columns: count } = screen;
+  if (!(rows >= 1 && rows <= 4096 && count >= 1 && count <= 4096))
+    throw new RangeError(`picture: rows and columns must be 1 to 4096, got ${rows} × ${count}`);
   const channel = channelOf(recording, settings.faceId);
-  const level = filteredLevels(desk, channel, settings.otherSounders);
-  const gain = sampleGain(channel, settings.topWater);
-  const { from, to } = columnPings(recording, nowS, settings.chartSpeed, columns);
-  if (desk.index.length !== rows * columns) desk.index = new Uint16Array(rows * columns);
-  const index = desk.index;
-  index.fill(0);
-
-  const n = channel.sampleCount;
-  const rowM = settings.rangeM / rows;
-  const firstSample = new Int32Array(rows);
-  const lastSample = new Int32Array(rows);
-  for (let r = 0; r < rows; r++) {
-    firstSample[r] = Math.ceil((r * rowM - channel.firstRangeM) / channel.sampleStepM);
-    lastSample[r] = Math.ceil(((r + 1) * rowM - channel.firstRangeM) / channel.sampleStepM) - 1;
-    // A row finer than a sample shows the sample it lies in.
-    if (lastSample[r]! < firstSample[r]!) firstSample[r] = lastSample[r] = Math.max(0, lastSample[r]!);
-    if (lastSample[r]! >= n) lastSample[r] = n - 1;
+  const bedByPing = bedFor(desk, channel, settings.lookNoDeeperM);
+  const window = windowOf(settings, bedByPing);
+  const rowM = window.spanM / rows;
+  const columns = columnPings(
+    recording.navigation.timeS,
+    chartPosition(recording.navigation, settings.chartSpeed, settings.chartSync ? rowM : null),
+    nowS,
+    count,
+  );
+  const sheet = { recording, channel, settings, rows, columns, window, bedM: bedByPing, desk };
+  const { steps, live, scale } = stepsOf(sheet);
+  if (settings.blend) {
+    const other = channelOf(recording, settings.blend.faceId);
+    const second = stepsOf({ ...sheet, channel: other });
+    const share = settings.blend.share;
+    for (let i = 0; i < steps.length; i++)
+      steps[i] = (steps[i]! * (1 - share) + second.steps[i]! * share + 0.5) | 0;
+    for (let r = 0; r < rows; r++) live[r] = (live[r]! * (1 - share) + second.live[r]! * share + 0.5) | 0;
   }
-  const bottom = PALETTE_BOTTOM_DB - settings.gainDb;
-  const least = bottom + settings.firstColourDb;
-  const top = PALETTE_STEPS;
-  const scale = (top - 1) / settings.colourSpreadDb;
 
-  const strongest = new Float32Array(n);
-  const column = (fromPing: number, toPing: number): void => {
-    const first = fromPing * n;
-    for (let j = 0; j < n; j++) strongest[j] = level[first + j]!;
-    for (let p = fromPing + 1; p <= toPing; p++) {
-      const row = p * n;
-      for (let j = 0; j < n; j++) if (level[row + j]! > strongest[j]!) strongest[j] = level[row + j]!;
-    }
-    for (let j = 0; j < n; j++) strongest[j]! += gain[j]!;
-  };
-  const cells = (out: Uint16Array, at: number, stride: number): void => {
-    for (let r = 0; r < rows; r++) {
-      let most = -1e9;
-      for (let j = firstSample[r]!; j <= lastSample[r]!; j++) if (strongest[j]! > most) most = strongest[j]!;
-      if (most >= least) {
-        const step = 1 + (((most - bottom) * scale) | 0);
-        out[at + r * stride] = step < 1 ? 1 : step > top ? top : step;
-      } else out[at + r * stride] = 0;
-    }
-  };
-
+  const topM = new Float32Array(count);
+  const bedM = new Float32Array(count).fill(NaN);
+  const bedRow = new Int32Array(count).fill(rows);
   let columnsFilled = 0;
-  let doneFrom = -2;
-  let doneTo = -2;
-  for (let c = 0; c < columns; c++) {
-    if (to[c]! < 0) continue;
+  for (let c = 0; c < count; c++) {
+    const ping = columns.to[c]!;
+    topM[c] = window.topM.length === 1 ? window.topM[0]! : window.topM[Math.max(0, ping)]!;
+    if (ping < 0) continue;
     columnsFilled++;
-    if (from[c] === doneFrom && to[c] === doneTo) {
-      for (let r = 0; r < rows; r++) index[r * columns + c] = index[r * columns + c - 1]!;
-      continue;
-    }
-    doneFrom = from[c]!;
-    doneTo = to[c]!;
-    column(doneFrom, doneTo);
-    cells(index, c, columns);
+    bedM[c] = bedByPing[ping]!;
+    if (bedM[c]! > 0) bedRow[c] = Math.max(0, Math.min(rows, Math.ceil((bedM[c]! - topM[c]!) / rowM)));
   }
-  if (settings.noiseRejection > 0)
-    dropSpecks(index, rows, columns, settings.noiseRejection, new Uint8Array(index.length));
-
   let palette = desk.palettes.get(settings.palette);
   if (!palette) desk.palettes.set(settings.palette, (palette = paletteTable(settings.palette)));
-  const { rgba } = palette;
-  const pixels = new Uint32Array(rows * columns);
-  for (let i = 0; i < pixels.length; i++) pixels[i] = rgba[index[i]!]!;
-
-  const liveColumn = new Uint16Array(rows);
-  const newest = to[columns - 1]!;
-  if (newest >= 0) {
-    column(newest, newest);
-    cells(liveColumn, 0, 1);
-  }
-  return { rows, columns, pixels, liveColumn, nowS, columnsFilled };
+  const pixels = colour(steps, rows, count, palette.rgba, settings.bedRamp ? bedRow : null);
+  return {
+    rows,
+    columns: count,
+    pixels,
+    steps,
+    liveColumn: live,
+    scale,
+    rowM,
+    topM,
+    bedM,
+    timeS: columns.timeS,
+    nowS,
+    columnsFilled,
+  };
 }

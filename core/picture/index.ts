@@ -1,5 +1,6 @@
 export { labOf, rgbOf, rgbOfHex, type Lab, type Rgb } from './lab';
 export {
+  BED_RAMP_AT,
   PALETTE_NAMES,
   PALETTE_STEPS,
   paletteColours,
@@ -7,7 +8,29 @@ export {
   paletteTable,
   type PaletteName,
 } from './palette';
-export { PALETTE_BOTTOM_DB, SettingsSchema, SOUNDING_SETTINGS, type Settings } from './settings';
-export { dropOtherSounders, sampleGain, timeVariedGain, topWaterCut } from './strength';
-export { columnPings, pingAt, timeOfColumn } from './columns';
+export {
+  PALETTE_BOTTOM_DB,
+  PLAIN_SETTINGS,
+  SettingsSchema,
+  SOUNDING_SETTINGS,
+  TVG_LAWS,
+  type Settings,
+} from './settings';
+export { sampleGain, tailOffCut, timeVariedGain, topWaterCut } from './strength';
+export { averagePings, dropLonePings, filteredLevels } from './pingFilters';
+export { autoGain } from './autoGain';
+export { unitBed } from './unitBed';
+export { chartPosition, columnPings, pingAt, timeOfColumn, type Columns } from './columns';
+export { windowOf, windowSpan } from './window';
+export { colourScale, levelOf, stepOf, type ColourScale } from './colourScale';
 export { drawPicture, newDesk, type Desk, type Picture } from './draw';
+export {
+  CONTROL_RANGE,
+  fromUnit,
+  toUnit,
+  UNIT_CONTROLS,
+  UnitScaleSchema,
+  type UnitControl,
+  type UnitProfile,
+  type UnitScale,
+} from './unitProfile';

@@ -1,5 +1,7 @@
 import {
+  chartPosition,
   PALETTE_NAMES,
+  PLAIN_SETTINGS,
   columnPings,
   drawPicture,
   labOf,
@@ -62,19 +64,7 @@ function recordingWith(
   };
 }
 
-const settings: Settings = {
-  faceId: 'a',
-  rangeM: 10,
-  gainDb: 0,
-  firstColourDb: 0,
-  colourSpreadDb: 40,
-  otherSounders: 0,
-  noiseRejection: 0,
-  topWater: 0,
-  chartSpeed: 4,
-  pingRate: 4,
-  palette: 'ink',
-};
+const settings: Settings = { ...PLAIN_SETTINGS, faceId: 'a', rangeM: 10, chartSpeed: 4, pingRate: 4 };
 const SCREEN = { rows: 50, columns: 40 };
 const NOW = (PINGS - 1) / 4;
 const ground = paletteTable('ink').rgba[0]!;
@@ -120,18 +110,20 @@ describe('palettes', () => {
 });
 
 describe('columns', () => {
-  const recording = recordingWith([]);
+  const { navigation } = recordingWith([]);
+  const columnsAt = (nowS: number, chartSpeed: number, count: number) =>
+    columnPings(navigation.timeS, chartPosition(navigation, chartSpeed, null), nowS, count);
   it('shows the newest ping at the right edge and older ones to the left', () => {
-    const { from, to } = columnPings(recording, NOW, 4, 10);
+    const { from, to } = columnsAt(NOW, 4, 10);
     expect([...to]).toEqual([30, 31, 32, 33, 34, 35, 36, 37, 38, 39]);
     expect([...from]).toEqual([...to]);
   });
   it('puts several pings in a slow column, repeats them in a fast one, leaves out what was before the pass', () => {
-    const slow = columnPings(recording, NOW, 1, 5);
+    const slow = columnsAt(NOW, 1, 5);
     expect(slow.to[4]! - slow.from[4]! + 1).toBe(4);
-    const fast = columnPings(recording, NOW, 8, 4);
+    const fast = columnsAt(NOW, 8, 4);
     expect([...fast.to]).toEqual([37, 38, 38, 39]);
-    expect([...columnPings(recording, 0, 4, 3).to]).toEqual([-1, -1, 0]);
+    expect([...columnsAt(0, 4, 3).to]).toEqual([-1, -1, 0]);
   });
   it('knows when a column was', () => expect(timeOfColumn(0, 10, 4, 41)).toBe(0));
 });
@@ -216,5 +208,5 @@ it('time-varied gain makes a lone target as strong at every depth', () => {
   const channel = recordingWith([]).channels[0]!;
   const level = (r: number): number => 210 - 40 * Math.log10(r) - 2 * 0.01 * r - 40;
   for (const r of [1, 5, 9]) expect(level(r) + timeVariedGain(channel, r)).toBeCloseTo(-40, 9);
-  expect(sampleGain(channel, 0)[50]).toBeCloseTo(timeVariedGain(channel, 5), 4);
+  expect(sampleGain(channel, PLAIN_SETTINGS)[50]).toBeCloseTo(timeVariedGain(channel, 5), 4);
 });

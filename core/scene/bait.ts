@@ -34,7 +34,7 @@ function inBall(random: Random, out: Float64Array): void {
 }
 
 /**
- * A cloud of `count` small fish. Calm: a compact ball, a little flat. Hunted: stretched to three times its length, torn by
+ * A cloud of `count` small fish. Calm: a compact ball, a little flat. Hunted: stretched to nearly three times its length, torn by
  * the rooms its hunters keep free, with a ragged edge and a quicker sway.
  * @throws RangeError for a count beyond 1…4,000
  */
@@ -55,12 +55,12 @@ export function baitCloud(
   const { mood, count, radiusM, radiusZM = (2 / 3) * radiusM } = spec;
   if (!(count >= 1 && count <= MOST_BAIT)) throw new RangeError(`bait: 1 to ${MOST_BAIT} fish, got ${count}`);
   const hunted = mood === 'hunted';
-  const half = hunted ? [2.2 * radiusM, 0.8 * radiusM, 0.85 * radiusZM] : [radiusM, 0.9 * radiusM, radiusZM];
+  const half = hunted ? [2.6 * radiusM, 0.7 * radiusM, 0.75 * radiusZM] : [radiusM, 0.9 * radiusM, radiusZM];
   const rooms = hunted
-    ? Array.from({ length: 5 }, () => {
+    ? Array.from({ length: 4 }, () => {
         const middle = new Float64Array(3);
         inBall(random, middle);
-        return { middle, size: random.between(0.25, 0.42) };
+        return { middle, size: random.between(0.16, 0.3) };
       })
     : [];
   const offsets = new Float32Array(3 * count);

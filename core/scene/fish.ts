@@ -22,6 +22,10 @@ export interface Fish {
 /** Slower than this a fish faces where it rests, m/s. */
 const RESTING_MPS = 0.03;
 
+/** Rocking of the body about its way, rad, and its period, s. */
+const ROCK_RAD = 0.07;
+const ROCK_S = 0.6;
+
 /**
  * Where a fish is and how it lies at a time: x, y, z (m), heading (rad from the x axis), pitch (head up, rad) into
  * out 0, 1, 2, 3, 4. `out` has room for six.
@@ -35,7 +39,10 @@ export function fishAt(fish: Fish, timeS: number, out: Float64Array): void {
   const flat = Math.hypot(out[3]!, out[4]!);
   out[3] = flat > RESTING_MPS ? Math.atan2(out[4]!, out[3]!) : fish.restHeadingRad;
   // A fish rises by swimming up as much as by its bladder: half the climb shows in its body.
-  out[4] = 0.5 * Math.atan2(rise, Math.max(flat, 0.1));
+  // On top of that it rocks as it beats its tail.
+  out[4] =
+    0.5 * Math.atan2(rise, Math.max(flat, 0.1)) +
+    ROCK_RAD * Math.sin((2 * Math.PI * timeS) / (ROCK_S + 0.08 * fish.wanderPeriodS) + 3 * fish.wanderPhase);
 }
 
 type Size = Pick<Fish, 'lengthM' | 'bladder'>;
@@ -83,8 +90,8 @@ export function milling(
 }
 
 /**
- * A fish that swims along with the boat into the beam, sees it and turns away to the side: it comes in by one leg and
- * leaves no second.
+ * A fish that lies in the beam until the boat is over it, then bolts down and to the side: it comes in by one leg and
+ * leaves hardly a second.
  * @param away side it turns to, +1 or −1
  */
 export function turning(
@@ -101,10 +108,11 @@ export function turning(
     swimPath([
       [timeS - 20, x - 1.5, y, z],
       [timeS - 1, x - 0.1, y, z],
-      [timeS, x, y, z],
-      [timeS + 1.2, x + 0.9 * boatMps + 0.3, y + 1.2 * away, z + 0.3],
-      [timeS + 4, x + 3.2 * boatMps + 0.5, y + 6 * away, z + 0.8],
-      [timeS + 6, x + 5 * boatMps, y + 11 * away, z + 1],
+      [timeS - 0.1, x, y, z],
+      [timeS + 0.6, x + 0.5 * boatMps, y + 1.5 * away, z + 1],
+      [timeS + 1.4, x + 1.2 * boatMps, y + 4.2 * away, z + 2],
+      [timeS + 3, x + 2 * boatMps, y + 8 * away, z + 2.2],
+      [timeS + 6, x + 3 * boatMps, y + 12 * away, z + 2.2],
     ]),
     random,
   );

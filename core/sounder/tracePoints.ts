@@ -17,9 +17,9 @@ export interface PointEchoes {
 
 /** Parts of a fish that answer: along the body in body lengths from its middle, and power share. The bladder leads. */
 const HIGHLIGHTS = [
-  { along: 0.02, share: 0.76 },
-  { along: 0.3, share: 0.14 },
-  { along: -0.25, share: 0.1 },
+  { along: 0.02, share: 0.66 },
+  { along: 0.3, share: 0.2 },
+  { along: -0.25, share: 0.14 },
 ] as const;
 
 /** Two-way pressure pattern under which a point is left out, −70 dB. */

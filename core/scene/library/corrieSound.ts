@@ -7,7 +7,7 @@ import { cruising, holding } from '../fish';
 import { driftingDebris } from '../gear';
 import { drift, idlePass } from '../track';
 import { openWater, wayOf, type SceneRecipe } from './recipe';
-import { groundUnder, step, swells } from './waters';
+import { groundUnder, raggedEdge, step, swells } from './waters';
 
 const bass = (random: Random) => ({ bladder: 'closed' as const, lengthM: random.between(0.4, 0.75) });
 const HERRING = { lengthM: 0.11, bladder: 'open' } as const;
@@ -25,15 +25,16 @@ export const CORRIE_SOUND_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.5, 35);
+      const ragged = raggedEdge(random);
       const bed = groundUnder(
         way,
         14,
         (x, y) => 12 + (1.2 * x) / way + rough(x, y),
-        (x) => (x < 0.5 * way ? 'sand' : 'mud'),
+        (x, y) => (ragged(x, y) < 0.5 * way ? 'sand' : 'mud'),
       );
       return {
         ...openWater(recipe, bed),
-        layers: [{ depthM: 4, thicknessM: 0.3, svDb: -58, swellM: 0.6, swellLengthM: 45, patchDb: 3 }],
+        layers: [{ depthM: 4, thicknessM: 0.3, svDb: -52, swellM: 0.6, swellLengthM: 45, patchDb: 3 }],
         fish: Array.from({ length: 8 }, (_, i) =>
           cruising(
             bass(random),

@@ -5,7 +5,7 @@ import { wreck } from '../cover';
 import { cruising, holding } from '../fish';
 import { drift, idlePass } from '../track';
 import { openWater, wayOf, type SceneRecipe } from './recipe';
-import { bell, groundUnder, swells } from './waters';
+import { bell, groundUnder, raggedEdge, swells } from './waters';
 
 const cod = (random: Random) => ({ bladder: 'closed' as const, lengthM: random.between(0.5, 0.95) });
 const tuna = (random: Random) => ({ bladder: 'closed' as const, lengthM: random.between(0.9, 1.6) });
@@ -23,11 +23,12 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 1.5, 60);
+      const ragged = raggedEdge(random);
       const bed = groundUnder(
         way,
         92,
         (x, y) => 88 - 17 * bell((x - 0.55 * way) / 38) * bell(y / 60) + rough(x, y),
-        (x) => (Math.abs(x - 0.55 * way) < 36 ? 'rock' : 'sand'),
+        (x, y) => (Math.abs(ragged(x, y) - 0.55 * way) < 36 ? 'rock' : 'sand'),
       );
       const fish = Array.from({ length: 16 }, () => {
         const x = way * random.between(0.3, 0.8);

@@ -8,7 +8,7 @@ import { rippedBubbles } from '../gear';
 import { drift, holdingStill, idlePass, planing, stopAndBackUp } from '../track';
 import type { ScatterLayer } from '../scene';
 import { openWater, timeOf, wayOf, type SceneRecipe } from './recipe';
-import { bell, groundUnder, step, swells } from './waters';
+import { bell, groundUnder, raggedEdge, step, swells } from './waters';
 
 const PERCH = { bladder: 'closed' } as const;
 const perch = (random: Random) => ({ ...PERCH, lengthM: random.between(0.18, 0.32) });
@@ -17,7 +17,7 @@ const burbot = (random: Random) => ({ ...PERCH, lengthM: random.between(0.4, 0.6
 const pike = (random: Random) => ({ bladder: 'open' as const, lengthM: random.between(0.6, 0.95) });
 const VENDACE = { lengthM: 0.13, bladder: 'open' } as const;
 
-const summerLayer = (depthM = 9, svDb = -68): ScatterLayer => ({
+const summerLayer = (depthM = 9, svDb = -60): ScatterLayer => ({
   depthM,
   thicknessM: 0.4,
   svDb,
@@ -56,20 +56,27 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.5, 40);
+      const edge = raggedEdge(random);
       const bed = groundUnder(
         way,
         15,
         (x, y) => 9.5 + (3 * x) / way + 0.02 * y + rough(x, y),
-        (x) => (x < 0.55 * way ? 'sand' : 'silt'),
+        (x, y) => (edge(x, y) < 0.55 * way ? 'sand' : 'silt'),
       );
-      const fish = strung(
-        random,
-        11,
-        6,
-        way - 6,
-        (x) => bedDepthAt(bed, x, 0) * random.between(0.35, 0.9),
-        perch,
-      );
+      const fish = Array.from({ length: 11 }, (_, i) => {
+        const x = 6 + ((i + 0.8 * random.uniform()) / 11) * (way - 12);
+        const z = bedDepthAt(bed, x, 0) * random.between(0.35, 0.9);
+        // Half of them swim, and every one passes at its own distance from the middle of the beam.
+        const pace = random.uniform() < 0.5 ? 0 : random.between(0.2, 0.7);
+        const way0 = random.between(0, 2 * Math.PI);
+        return cruising(
+          perch(random),
+          x / 1.5,
+          [x, 0.17 * z * random.between(-1, 1), z],
+          [pace * Math.cos(way0), pace * Math.sin(way0), 0.05 * random.normal()],
+          random,
+        );
+      });
       return { ...openWater(recipe, bed), fish, backgroundSvDb: -86 };
     },
   },
@@ -127,12 +134,16 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.3, 40);
+      const edge = raggedEdge(random);
       const [from, to] = [0.34 * way, 0.64 * way];
       const bed = groundUnder(
         way,
         12,
         (x, y) => 10 - 1.6 * bell((x - (from + to) / 2) / (0.26 * way)) + rough(x, y),
-        (x) => (x > from && x < to ? 'shell' : x > 0.84 * way ? 'gravel' : 'mud'),
+        (x, y) => {
+          const at = edge(x, y);
+          return at > from && at < to ? 'shell' : at > 0.84 * way ? 'gravel' : 'mud';
+        },
       );
       const fish = strung(
         random,
@@ -157,12 +168,13 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.35, 30);
+      const ragged = raggedEdge(random);
       const edge = 0.36 * way;
       const bed = groundUnder(
         way,
         17,
         (x, y) => 8 + 6.5 * step(x + 0.1 * y, edge, 4.5) - 4 * step(x, 0.78 * way, 16) + rough(x, y),
-        (x) => (x < edge + 2 ? 'gravel' : x < 0.7 * way ? 'silt' : 'sand'),
+        (x, y) => (x < edge + 2 ? 'gravel' : ragged(x, y) < 0.7 * way ? 'silt' : 'sand'),
       );
       const fish = [
         ...strung(
@@ -247,7 +259,7 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
           random,
         ),
       );
-      return { ...openWater(recipe, bed), clouds, layers: [summerLayer(9, -70)] };
+      return { ...openWater(recipe, bed), clouds, layers: [summerLayer(9, -64)] };
     },
   },
   {
@@ -317,7 +329,7 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
       return {
         ...openWater(recipe, bed),
         fish: strung(random, 9, 6, way - 6, () => random.between(5, 8.2), perch, 0.15),
-        layers: [summerLayer(9.4, -60), { ...summerLayer(10.6, -66), thicknessM: 0.9, patchDb: 6 }],
+        layers: [summerLayer(9.4, -53), { ...summerLayer(10.6, -58), thicknessM: 0.9, patchDb: 6 }],
       };
     },
   },
@@ -333,11 +345,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.3, 25);
+      const ragged = raggedEdge(random);
       const bed = groundUnder(
         way,
         7,
         (x, y) => 4.2 + (1.6 * x) / way + rough(x, y),
-        (x) => (x < 0.6 * way ? 'silt' : 'sand'),
+        (x, y) => (ragged(x, y) < 0.6 * way ? 'silt' : 'sand'),
       );
       const depth = (x: number, y: number): number => bedDepthAt(bed, x, y);
       const edge = 0.55 * way;
@@ -576,11 +589,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.35, 14);
+      const ragged = raggedEdge(random);
       const bed = groundUnder(
         way,
         9,
         (x, y) => 7.4 + (0.8 * x) / way + rough(x, y),
-        (x) => (x < 0.7 * way ? 'gravel' : 'rock'),
+        (x, y) => (ragged(x, y) < 0.7 * way ? 'gravel' : 'rock'),
       );
       const covers = Array.from({ length: 12 }, (_, i) => {
         const x = ((i + random.uniform()) / 12) * way;

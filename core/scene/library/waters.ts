@@ -73,3 +73,10 @@ export function groundUnder(
     materialAt,
   );
 }
+
+/** Where one kind of ground gives way to another: a ragged edge some metres deep, to be added to x. */
+export function raggedEdge(random: Random, depthM = 5): Ground {
+  const coarse = swells(random, depthM, 9);
+  const fine = swells(random, 0.6 * depthM, 2.3);
+  return (x, y) => x + coarse(x, y) + fine(x, y);
+}

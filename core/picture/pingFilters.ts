@@ -1,0 +1,100 @@
+import type { Channel } from '@/core/recording';
+import type { Settings } from './settings';
+
+/** How far over both neighbours a sample must stand to be another sounder's, dB, by step 1…3. */
+const OTHER_SOUNDERS_DB = [Infinity, 20, 13, 7] as const;
+
+/** Noise rejection does the same by the way, more with each step, dB. */
+const REJECTION_DB = [Infinity, 24, 20, 17, 14, 12, 10, 8, 6] as const;
+
+/**
+ * Other sounders out: a level far over that of the ping before and the ping after is brought down to the greater of
+ * them. The boat moves centimetres a ping, so a true echo is in its neighbours too; another boat's pulse is not. The first
+ * ping is held against the two after it, the last against the two before.
+ * @param level and @param out pings × samples, not the same array
+ */
+export function dropLonePings(
+  level: Float32Array,
+  pingCount: number,
+  sampleCount: number,
+  overDb: number,
+  out: Float32Array,
+): void {
+  out.set(level);
+  if (pingCount < 3 || overDb === Infinity) return;
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * sampleCount;
+    const before = (p === 0 ? 2 : p - 1) * sampleCount;
+    const after = (p === pingCount - 1 ? pingCount - 3 : p + 1) * sampleCount;
+    for (let j = 0; j < sampleCount; j++) {
+      const a = level[before + j]!;
+      const b = level[after + j]!;
+      const most = (a > b ? a : b) + overDb;
+      if (level[row + j]! > most) out[row + j] = most - overDb;
+    }
+  }
+}
+
+/** Mean power of `count` pings ending with each, back as levels. @param out not `level` itself */
+export function averagePings(
+  level: Float32Array,
+  pingCount: number,
+  sampleCount: number,
+  count: number,
+  out: Float32Array,
+): void {
+  const { exp, log } = Math;
+  const toPower = Math.LN10 / 10;
+  const power = new Float64Array(sampleCount);
+  const ring = new Float64Array(sampleCount * count);
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * sampleCount;
+    const slot = (p % count) * sampleCount;
+    const held = p + 1 < count ? p + 1 : count;
+    for (let j = 0; j < sampleCount; j++) {
+      const fresh = exp(level[row + j]! * toPower);
+      power[j]! += fresh - ring[slot + j]!;
+      ring[slot + j] = fresh;
+      const mean = power[j]! / held;
+      // Rounding in the running sum may leave a hair of nothing.
+      out[row + j] = log(mean > 1e-30 ? mean : 1e-30) / toPower;
+    }
+  }
+}
+
+/** What is kept of the last filtering, so that other dials do not run it again. */
+export interface Filtered {
+  channel: Channel;
+  key: string;
+  level: Float32Array;
+}
+
+/** The channel's levels after the filters that work from ping to ping. Those of `last` when they still hold. */
+export function filteredLevels(
+  channel: Channel,
+  {
+    otherSounders,
+    noiseRejection,
+    averaging,
+  }: Pick<Settings, 'otherSounders' | 'noiseRejection' | 'averaging'>,
+  last: Filtered | null,
+): Filtered {
+  const over = Math.min(
+    OTHER_SOUNDERS_DB[otherSounders] ?? Infinity,
+    REJECTION_DB[noiseRejection] ?? Infinity,
+  );
+  const key = `${over} ${averaging}`;
+  if (last?.channel === channel && last.key === key) return last;
+  let level = channel.levelDb;
+  if (over !== Infinity) {
+    const out = new Float32Array(level.length);
+    dropLonePings(level, channel.pingCount, channel.sampleCount, over, out);
+    level = out;
+  }
+  if (averaging > 1) {
+    const out = new Float32Array(level.length);
+    averagePings(level, channel.pingCount, channel.sampleCount, averaging, out);
+    level = out;
+  }
+  return { channel, key, level };
+}
