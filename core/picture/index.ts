@@ -34,3 +34,20 @@ export {
   type UnitProfile,
   type UnitScale,
 } from './unitProfile';
+export { blobs, openWater, type Blob } from './openWater';
+export {
+  bedColours,
+  bedSteps,
+  deepestShown,
+  historyS,
+  markCells,
+  metresPerPixel,
+  saturatedShare,
+  secondsPerColumn,
+  shareBelowBed,
+  speckleShare,
+  targetMargin,
+  type Clarity,
+  type MarkPlace,
+} from './meters';
+export { findFaults, type Fault, type FaultName } from './faults';

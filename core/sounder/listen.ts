@@ -53,8 +53,22 @@ export interface Listening {
 export interface Heard {
   sampleStepM: number;
   sampleCount: number;
+  /** Length of a point's echo as sampled, m: the resolution, or more in a long window. */
+  echoM: number;
   /** pings × samples, dB re 1 µPa. */
   levelDb: Float32Array;
+}
+
+/** Most samples of a ping; a longer window takes coarser steps and wider echoes, so that none falls between two. */
+const MOST_SAMPLES = 2400;
+/** Fewest: a short window is sampled finer than the pulse asks. */
+const FEWEST_SAMPLES = 400;
+
+/** How a window is sampled: `perEcho` steps to an echo of `echoM`, which is the resolution or, in a long window, more. */
+function sampling(resolutionM: number, farM: number): { step: number; perEcho: number; echoM: number } {
+  const echoM = Math.max(resolutionM, (2 * farM) / MOST_SAMPLES);
+  const perEcho = Math.max(2, Math.ceil((echoM * FEWEST_SAMPLES) / farM));
+  return { step: echoM / perEcho, perEcho, echoM };
 }
 
 /** Steps of the envelope table per resolution. */
@@ -70,20 +84,21 @@ function envelopeTable(kind: Pulse['kind']): { before: number; table: Float64Arr
   };
 }
 
-/** Diffuse echoes through a compressed pulse: power weights by sample behind an echo's own, side lobes and all. */
-function diffuseKernel(
-  kind: Pulse['kind'],
-  delta: number,
-  step: number,
-): { first: number; weight: Float64Array } {
-  const [before, behind] = envelopeReach(kind);
-  const first = -Math.floor((before * delta) / step);
-  const last = Math.floor((behind * delta) / step);
+/**
+ * What compression does to diffuse echoes already gathered over one echo's length: power weights by sample, side lobes and
+ * all, that keep their sum.
+ */
+function compression(perEcho: number): { first: number; weight: Float64Array } {
+  const [before, behind] = envelopeReach('swept');
+  const first = -Math.floor(before * perEcho);
+  const last = Math.floor(behind * perEcho);
   const weight = Float64Array.from(
     { length: last - first + 1 },
-    (_, i) => (echoEnvelope(kind, ((first + i) * step) / delta) ** 2 * step) / delta,
+    (_, i) => echoEnvelope('swept', (first + i) / perEcho) ** 2,
   );
-  return { first, weight };
+  const sum = weight.reduce((a, b) => a + b, 0);
+  // The gathering has already put an echo half its length late.
+  return { first: first - (perEcho >> 1), weight: weight.map((w) => w / sum) };
 }
 
 /** When in 0…1 of its beat an electrical burst comes, a beat. */
@@ -102,8 +117,7 @@ export function listen(
   { budget, noiseDb, pingRate, farM, otherSounders, electrical }: Listening,
   random: Random,
 ): Heard {
-  const delta = budget.resolutionM;
-  const step = Math.min(delta / 2, farM / 400);
+  const { step, perEcho, echoM } = sampling(budget.resolutionM, farM);
   const samples = Math.floor(farM / step) + 1;
   const pings = geometry.pingCount;
   const levelDb = new Float32Array(pings * samples);
@@ -114,9 +128,8 @@ export function listen(
   const noisePower = noiseDb.map(fromDb);
   const restNoise = fromDb(budget.noiseLevelDb);
   const draws = random.fork('noise');
-  const table = speckleTable(delta / step);
-  const swept = budget.pulse.kind === 'swept';
-  const kernel = swept ? diffuseKernel('swept', delta, step) : null;
+  const table = speckleTable(perEcho);
+  const kernel = budget.pulse.kind === 'swept' ? compression(perEcho) : null;
 
   // The face rings on after its pulse has ended; while it sends, nothing is heard.
   const pulseM = (c * budget.pulse.durationS) / 2;
@@ -124,6 +137,10 @@ export function listen(
   const ring = Float64Array.from({ length: samples }, (_, j) =>
     fromDb(ringDown(budget.sourceLevelDb, ringS, (2 * Math.max(0, j * step - pulseM)) / c)),
   );
+  // Beyond this it is lost in the quietest noise.
+  const quietest = Math.min(...noisePower);
+  let rings = 0;
+  while (rings < samples && ring[rings]! > 1e-3 * quietest) rings++;
   const ceiling = fromDb(RECEIVER_CEILING_DB);
 
   // Bed and volume speckle stays alike while the face moves less than its own size (van Cittert–Zernike).
@@ -140,10 +157,25 @@ export function listen(
   const perBin = 1 / binM;
   const bedReach = binM * binCount;
   const envelope = envelopeTable(budget.pulse.kind);
-  const envelopeBefore = envelope.before * delta;
-  const envelopeReachM = ((envelope.table.length - 2) / ENVELOPE_STEPS) * delta;
-  const perEnvelope = ENVELOPE_STEPS / delta;
+  const envelopeBefore = envelope.before * echoM;
+  const envelopeReachM = ((envelope.table.length - 2) / ENVELOPE_STEPS) * echoM;
+  const perEnvelope = ENVELOPE_STEPS / echoM;
   const pingsLate = Math.min(MOST_PERIODS, Math.ceil((BED_ECHOES * bedReach) / period) + 1);
+  // Diffuse echoes gather over the resolution; where echoes are drawn longer than that they are thinned to match.
+  const share = budget.resolutionM / echoM;
+  const gathered = volume.map(({ power }) =>
+    Float64Array.from(
+      { length: samples + 1 },
+      (_, j) =>
+        share *
+        (cumulativeAt(power, 0, binCount, perBin, j * step) -
+          cumulativeAt(power, 0, binCount, perBin, (j - perEcho) * step)),
+    ),
+  );
+  // What absorption takes on each round trip beyond the first, by bin.
+  const absorbed = Float64Array.from({ length: binCount + 1 }, (_, b) =>
+    fromDb(-2 * geometry.absorptionDbPerM * (b + 0.5) * binM),
+  );
   // Where in its beat each other sounder is at time 0; the same for every face of the boat.
   const interference = otherSounders.map((_, k) => seededRandom(k + 1).uniform());
   const bursts = electrical
@@ -153,9 +185,7 @@ export function listen(
   const [mask, cumulative, bedEchoes, steps] = [SPECKLE_MASK, cumulativeAt, BED_ECHOES, envelope.table];
   const { re: tableRe, im: tableIm } = table;
   const { sqrt, max, min, floor, ceil, log10, exp } = Math;
-  const againOf = (power: number, m: number, late: number): number =>
-    Math.pow(power * SURFACE_REFLECTION * fromDb((-2 * geometry.absorptionDbPerM * late) / m), m - 1) /
-    (m * m);
+  const behind = new Float64Array(perEcho);
 
   for (let p = 0; p < pings; p++) {
     raw.fill(0);
@@ -167,33 +197,48 @@ export function listen(
       const lateBy = n * period;
       for (let m = 1; m <= bedEchoes; m++) {
         const begins = m * firstBin[sent]! * binM - lateBy;
-        const ends = m * bedReach + delta - lateBy;
+        const ends = m * bedReach + echoM - lateBy;
         if (ends < 0) continue;
         const from = max(0, floor(begins / step));
         const to = min(samples - 1, floor(ends / step));
+        // Each further round trip: a quarter of the power for spreading, |V|² at the bed, the surface, absorption.
+        const again = (share * Math.pow(reflection[sent]! * SURFACE_REFLECTION, m - 1)) / (m * m);
+        for (let i = 0; i < perEcho; i++)
+          behind[(from + i) % perEcho] = cumulative(
+            bedPower,
+            row,
+            binCount,
+            perBin,
+            ((from + i - perEcho) * step + lateBy) / m,
+          );
+        let slot = from % perEcho;
         for (let j = from; j <= to; j++) {
-          const late = j * step + lateBy;
-          const once =
-            cumulative(bedPower, row, binCount, perBin, late / m) -
-            cumulative(bedPower, row, binCount, perBin, (late - delta) / m);
-          if (once <= 0) continue;
-          // Each further round trip: a quarter of the power for spreading, |V|² at the bed, the surface, absorption.
-          raw[j]! += m === 1 ? once : once * againOf(reflection[sent]!, m, late);
+          const once = (j * step + lateBy) / m;
+          const here = cumulative(bedPower, row, binCount, perBin, once);
+          const echo = here - behind[slot]!;
+          behind[slot] = here;
+          if (++slot === perEcho) slot = 0;
+          if (echo <= 0) continue;
+          if (m === 1) raw[j]! += again * echo;
+          else {
+            const b = once < bedReach ? absorbed[(once * perBin) | 0]! : 0;
+            raw[j]! += again * echo * (m === 2 ? b : b * b);
+          }
         }
       }
     }
     for (let k = 0; k < volume.length; k++) {
-      const { power, shiftM, gain, fromM, toM } = volume[k]!;
-      const shift = shiftM[p]!;
+      const { shiftM, gain, fromM, toM } = volume[k]!;
+      const part = gathered[k]!;
+      const shift = shiftM[p]! / step;
       const g = gain[p]!;
-      const from = max(0, floor((fromM + shift) / step));
-      const to = min(samples - 1, floor((toM + shift + delta) / step));
+      const whole = floor(shift);
+      const rest = shift - whole;
+      const from = max(0, floor(fromM / step + shift), whole + 1);
+      const to = min(samples - 1, floor((toM + echoM) / step + shift), samples + whole - 1);
       for (let j = from; j <= to; j++) {
-        const range = j * step - shift;
-        const more =
-          cumulative(power, 0, binCount, perBin, range) -
-          cumulative(power, 0, binCount, perBin, range - delta);
-        if (more > 0) raw[j]! += g * more;
+        const i = j - whole;
+        raw[j]! += g * (part[i]! + (part[i - 1]! - part[i]!) * rest);
       }
     }
     if (kernel) {
@@ -228,6 +273,7 @@ export function listen(
       const since = track.timeS[p]! - (beat + bursts[beat]!) * electrical.everyS;
       if (since >= 0 && since < electrical.lengthS) noise += restNoise * fromDb(electrical.overNoiseDb);
     }
+    const still = sqrt(noise);
     for (let j = 0; j < samples; j++) {
       const s = (speckleAt + j) & mask;
       const q = (noiseAt + j) & mask;
@@ -236,7 +282,7 @@ export function listen(
       gRe[j] = a;
       gIm[j] = b;
       const loud = sqrt(source * diffuse[j]!);
-      const hiss = sqrt(noise + ring[j]!);
+      const hiss = j < rings ? sqrt(noise + ring[j]!) : still;
       re[j] = loud * a + hiss * tableRe[q]!;
       im[j] = loud * b + hiss * tableIm[q]!;
     }
@@ -283,5 +329,5 @@ export function listen(
       levelDb[out + j] = 10 * log10(power < ceiling ? power : ceiling);
     }
   }
-  return { sampleStepM: step, sampleCount: samples, levelDb };
+  return { sampleStepM: step, sampleCount: samples, echoM, levelDb };
 }

@@ -3,12 +3,20 @@ import { linePattern, pistonKa, pistonPattern, type Beam } from '@/core/rig';
 /** Entries of a table over the squared direction cosine 0…1. */
 const SIZE = 4096;
 
-/** A beam by table: quick enough for every scatterer of every ping. */
+/**
+ * A beam by table: quick enough for every scatterer of every ping. Its values are one-way power ratios, which are two-way
+ * pressure ratios.
+ */
 export interface PatternTable {
-  /**
-   * Two-way pressure ratio, which is the one-way power ratio.
-   * @param along2, @param athwart2 squared direction cosines in the beam's frame
-   */
+  /** A round beam has one table over the sum of both squared cosines; a fan one for each. */
+  round: boolean;
+  along: Float32Array;
+  athwart: Float32Array;
+  /** Entries per squared cosine fore and aft and athwart, and the squared cosine where the table along ends. */
+  perAlong: number;
+  perAthwart: number;
+  span: number;
+  /** The ratio towards a direction. @param along2, @param athwart2 squared direction cosines in the beam's frame */
   pressure(along2: number, athwart2: number): number;
 }
 
@@ -19,8 +27,7 @@ function tableOf(oneWay: (sin: number) => number): Float32Array {
   return table;
 }
 
-function look(table: Float32Array, sin2: number): number {
-  const at = (sin2 < 1 ? sin2 : 1) * SIZE;
+function look(table: Float32Array, at: number): number {
   const i = at | 0;
   const low = table[i]!;
   return low + (table[i + 1]! - low) * (at - i);
@@ -28,19 +35,33 @@ function look(table: Float32Array, sin2: number): number {
 
 /** The table of a beam. Linear between 4,096 entries: within 0.05 dB down to the first null of any beam of 5° or more. */
 export function patternTable(beam: Beam): PatternTable {
+  const athwart2 = (w2: number): number => (w2 < 1 ? w2 : 1) * SIZE;
   if (beam.shape === 'cone') {
     const ka = pistonKa(beam.alongRad);
     const table = tableOf((sin) => pistonPattern(ka, sin));
-    return { pressure: (along2, athwart2) => look(table, along2 + athwart2) };
+    return {
+      round: true,
+      along: table,
+      athwart: table,
+      perAlong: SIZE,
+      perAthwart: SIZE,
+      span: 1,
+      pressure: (u2, w2) => look(table, athwart2(u2 + w2)),
+    };
   }
   // A fan is a degree or so wide: its table covers only ten half widths, which keeps the lobe finely cut.
   const span = Math.min(1, (10 * Math.sin(beam.alongRad / 2)) ** 2);
   const along = tableOf((s) => linePattern(beam.alongRad, s * Math.sqrt(span)));
   const athwart = tableOf((s) => linePattern(beam.athwartRad, s));
-  const scale = 1 / span;
+  const perAlong = SIZE / span;
   return {
-    pressure: (along2, athwart2) =>
-      along2 >= span ? 0 : look(along, along2 * scale) * look(athwart, athwart2),
+    round: false,
+    along,
+    athwart,
+    perAlong,
+    perAthwart: SIZE,
+    span,
+    pressure: (u2, w2) => (u2 >= span ? 0 : look(along, u2 * perAlong) * look(athwart, athwart2(w2))),
   };
 }
 

@@ -42,7 +42,7 @@ export function soundChannel(request: SoundingRequest, face: Face, geometry?: Ec
     frequencyHz: face.frequencyHz,
     beam: face.beam,
     pulse: budget.pulse,
-    resolutionM: budget.resolutionM,
+    resolutionM: heard.echoM,
     soundSpeedMps: budget.soundSpeedMps,
     firstRangeM: 0,
     sampleStepM: heard.sampleStepM,

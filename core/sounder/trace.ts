@@ -42,7 +42,8 @@ export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, fa
   const soundSpeedMps = soundSpeedOf(scene.water);
   const absorptionDbPerM = absorptionOf(scene.water, face.frequencyHz).dbPerM;
   let deepest = 0;
-  for (const depth of scene.bed.depthM) if (depth > deepest) deepest = depth;
+  const depths = scene.bed.depthM;
+  for (let i = 0; i < depths.length; i++) if (depths[i]! > deepest) deepest = depths[i]!;
   const traceM = Math.min(FARTHEST_M, BEYOND_BED * Math.max(farM / BEYOND_BED, deepest));
   const binM = Math.max(FINEST_BIN_M, traceM / MOST_BINS);
   const binCount = Math.ceil(traceM / binM);

@@ -16,9 +16,11 @@ export interface BedEchoes {
   mirror: Float32Array;
 }
 
-/** Facets of the polar grid round the boat: rings out to the steepest angle, spokes round. */
-const RINGS = 36;
-const SPOKES = 24;
+/** Facets of the polar grid round the boat: rings out to where the bed leaves the trace, spokes round. */
+const RINGS = 30;
+const SPOKES = 20;
+/** How much higher than straight below the bed may stand at the outermost ring. */
+const HIGHEST_SHARE = 0.75;
 /** Two-way power pattern under which a facet is left out, −70 dB. */
 const FAINTEST = 1e-7;
 /** Mirror parts weaker than this share of the reflected power are not put. */
@@ -81,8 +83,11 @@ export function traceBed(
     SPOKES,
     FAINTEST,
   ];
-  const pressure = pattern.pressure;
-  const { sqrt, abs, floor } = Math;
+  const { round, along, athwart, perAlong, perAthwart, span } = pattern;
+  const { sqrt, abs, floor, min, max } = Math;
+  const steepest = Math.tan(STEEPEST_RAD);
+  const traceM = binM * binCount;
+  const ringShare = Float64Array.from({ length: RINGS }, (_, k) => Math.pow((k + 1) / RINGS, 1.6));
 
   for (let p = 0; p < pings; p++) {
     const f = 6 * p;
@@ -110,11 +115,12 @@ export function traceBed(
       mirror[4 * p + 3] = 0.5 * (below / sqrt(tilt2)) * sqrt(reflect[material]! * coherent[material]!);
     }
     density.fill(0);
-    const farthest = below * Math.tan(STEEPEST_RAD);
+    const high = HIGHEST_SHARE * below;
+    const farthest = min(below * steepest, sqrt(max(traceM * traceM - high * high, 0.04 * below * below)));
     let inner = 0;
     let first = binCount;
     for (let ring = 0; ring < rings; ring++) {
-      const outer = farthest * Math.pow((ring + 1) / rings, 1.6);
+      const outer = farthest * ringShare[ring]!;
       const rho = sqrt((inner * inner + outer * outer) / 2);
       const facet = (squeeze * Math.PI * (outer * outer - inner * inner)) / spokes;
       const dRho = outer - inner;
@@ -137,7 +143,17 @@ export function traceBed(
         if (cos <= 0) continue;
         const u = (dx * ax + dy * ay + dz * az) / range;
         const w = (dx * bx + dy * by + dz * bz) / range;
-        const b = pressure(u * u, w * w);
+        let look = round ? (u * u + w * w) * perAthwart : w * w * perAthwart;
+        if (look > perAthwart) look = perAthwart;
+        let k = look | 0;
+        let b = athwart[k]!;
+        b += (athwart[k + 1]! - b) * (look - k);
+        if (!round) {
+          if (u * u >= span) continue;
+          look = u * u * perAlong;
+          k = look | 0;
+          b *= along[k]! + (along[k + 1]! - along[k]!) * (look - k);
+        }
         const two = b * b;
         if (two < faintest) continue;
         const kind = materialAt(bedField, x0 + dx, y0 + dy);

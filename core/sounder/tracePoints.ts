@@ -35,15 +35,18 @@ const SIN = Float64Array.from({ length: PHASES }, (_, i) => Math.sin((2 * Math.P
 /** Absorption by range at this step; between two entries it is linear. */
 const LOSS_STEP_M = 0.25;
 
+/** Room a list begins with. */
+const FIRST_ROOM = 1 << 19;
+
 /** Most points of one pass: two hundred million bytes. */
 const MOST_POINTS = 16e6;
 
 /** A list of points that grows without a garbage trail. */
 class PointList {
   count = 0;
-  range = new Float32Array(1 << 15);
-  re = new Float32Array(1 << 15);
-  im = new Float32Array(1 << 15);
+  range = new Float32Array(FIRST_ROOM);
+  re = new Float32Array(FIRST_ROOM);
+  im = new Float32Array(FIRST_ROOM);
 
   /** Makes room for `more` points. @throws RangeError for more than a pass may have */
   reserve(more: number): void {
@@ -61,6 +64,104 @@ function grown(old: Float32Array, size: number): Float32Array<ArrayBuffer> {
   const bigger = new Float32Array(size);
   bigger.set(old);
   return bigger;
+}
+
+/** Two-way pressure pattern under which one of many points is left out, −50 dB. */
+const FAINTEST_OF_MANY = 3.2e-3;
+
+/** What points without a sway are given. */
+const STILL = new Float32Array(0);
+const STILL_SWING = new Float64Array(4);
+
+/** One ping's beam, and how sound is lost and turns with range. */
+interface Aim {
+  ax: number;
+  ay: number;
+  az: number;
+  bx: number;
+  by: number;
+  bz: number;
+  /** Heading. */
+  ch: number;
+  sh: number;
+  reach: number;
+  pattern: PatternTable;
+  loss: Float64Array;
+  turnsPerM: number;
+}
+
+/**
+ * Adds the many points of one body to a ping.
+ * @param points x, y, z (and pressure ratio when `stride` is 4) a point @param sway displacement at swing 1, 3 a point, or empty
+ * @param swing of each quarter of the points
+ */
+function cast(
+  list: PointList,
+  aim: Aim,
+  points: Float32Array,
+  stride: 3 | 4,
+  sway: Float32Array,
+  swing: Float64Array,
+  amplitude: number,
+  x: number,
+  y: number,
+  z: number,
+): void {
+  const count = points.length / stride;
+  list.reserve(count);
+  const { range: outRange, re: outRe, im: outIm } = list;
+  let out = list.count;
+  const { ax, ay, az, bx, by, bz, ch, sh, reach, loss, turnsPerM, pattern } = aim;
+  const { round, along, athwart, perAlong, perAthwart, span } = pattern;
+  // Looked up once: in here a lookup through the module would cost more than the work.
+  const [cosOf, sinOf, perLoss, phases, faintest] = [COS, SIN, 1 / LOSS_STEP_M, PHASES, FAINTEST_OF_MANY];
+  const sways = sway.length > 0;
+  const { sqrt } = Math;
+  for (let n = 0; n < count; n++) {
+    const i = stride * n;
+    let px = x + points[i]!;
+    let py = y + points[i + 1]!;
+    let pz = z + points[i + 2]!;
+    if (sways) {
+      const w = swing[n & 3]!;
+      px += w * sway[i]!;
+      py += w * sway[i + 1]!;
+      pz += w * sway[i + 2]!;
+    }
+    const ahead = px * ch + py * sh;
+    const most = reach * pz;
+    if (ahead > most || ahead < -most) continue;
+    const range = sqrt(px * px + py * py + pz * pz);
+    const inverse = 1 / range;
+    const u = (px * ax + py * ay + pz * az) * inverse;
+    const w = (px * bx + py * by + pz * bz) * inverse;
+    let at = round ? (u * u + w * w) * perAthwart : w * w * perAthwart;
+    if (at > perAthwart) at = perAthwart;
+    let k = at | 0;
+    let two = athwart[k]!;
+    two += (athwart[k + 1]! - two) * (at - k);
+    if (!round) {
+      const u2 = u * u;
+      if (u2 >= span) continue;
+      at = u2 * perAlong;
+      k = at | 0;
+      const fore = along[k]!;
+      two *= fore + (along[k + 1]! - fore) * (at - k);
+    }
+    if (two < faintest) continue;
+    at = range * perLoss;
+    k = at | 0;
+    const near = loss[k]!;
+    const own = stride === 4 ? points[i + 3]! : 1;
+    const a = amplitude * own * two * (near + (loss[k + 1]! - near) * (at - k)) * inverse * inverse;
+    const cycles = turnsPerM * range;
+    k = ((cycles - (cycles | 0)) * phases) | 0;
+    outRange[out] = range;
+    outRe[out] = a * cosOf[k]!;
+    outIm[out] = a * sinOf[k]!;
+    out++;
+  }
+  list.count = out;
 }
 
 /**
@@ -143,6 +244,8 @@ export function tracePoints(
     Math.pow(10, fishTargetStrength(c.lengthM, face.frequencyHz, c.bladder) / 20),
   );
   const place = new Float64Array(6);
+  const swing = new Float64Array(4);
+  const aim: Aim = { ax, ay, az, bx, by, bz, ch: 1, sh: 0, reach, pattern, loss, turnsPerM };
 
   for (let p = 0; p < pings; p++) {
     start[p] = list.count;
@@ -208,21 +311,20 @@ export function tracePoints(
       const z = d.z + d.vz * age - heave;
       if (z > nearest) put(drifterAmplitude[k]!, d.x + d.vx * age - x0, d.y + d.vy * age - y0, z, 0);
     }
+    aim.ax = ax;
+    aim.ay = ay;
+    aim.az = az;
+    aim.bx = bx;
+    aim.by = by;
+    aim.bz = bz;
+    aim.ch = ch;
+    aim.sh = sh;
     for (let k = 0; k < scene.covers.length; k++) {
       const cover = scene.covers[k]!;
       const dx = cover.x - x0;
       const dy = cover.y - y0;
       if (Math.abs(dx * ch + dy * sh) > reach * (cover.footM - heave) + cover.radiusM) continue;
-      const points = cover.points;
-      list.reserve(points.length / 4);
-      for (let i = 0; i < points.length; i += 4) {
-        const px = points[i]! - x0;
-        const py = points[i + 1]! - y0;
-        const pz = points[i + 2]! - heave;
-        const ahead = px * ch + py * sh;
-        if (ahead > reach * pz || ahead < -reach * pz) continue;
-        put(points[i + 3]!, px, py, pz, 0);
-      }
+      cast(list, aim, cover.points, 4, STILL, STILL_SWING, 1, -x0, -y0, -heave);
     }
     for (let k = 0; k < scene.clouds.length; k++) {
       const cloud = scene.clouds[k]!;
@@ -232,23 +334,13 @@ export function tracePoints(
       // Strays and sway reach beyond the half axes.
       const size = 1.6 * Math.max(cloud.radiusXM, cloud.radiusYM);
       if (Math.abs(dx * ch + dy * sh) > reach * (dz + 1.6 * cloud.radiusZM) + size) continue;
-      const o = cloud.offsets;
-      const s = cloud.sway;
-      const amplitude = baitAmplitude[k]!;
-      list.reserve(o.length / 3);
       // Four bands of the cloud sway out of step.
       const turn = (2 * Math.PI * t) / cloud.swayPeriodS;
-      const swing = [sin(turn), sin(1.13 * turn + 1.7), sin(0.91 * turn + 3.1), sin(1.31 * turn + 4.4)];
-      for (let i = 0, n = 0; i < o.length; i += 3, n++) {
-        const w = swing[n & 3]!;
-        put(
-          amplitude,
-          dx + o[i]! + w * s[i]!,
-          dy + o[i + 1]! + w * s[i + 1]!,
-          dz + o[i + 2]! + w * s[i + 2]!,
-          0,
-        );
-      }
+      swing[0] = sin(turn);
+      swing[1] = sin(1.13 * turn + 1.7);
+      swing[2] = sin(0.91 * turn + 3.1);
+      swing[3] = sin(1.31 * turn + 4.4);
+      cast(list, aim, cloud.offsets, 3, cloud.sway, swing, baitAmplitude[k]!, dx, dy, dz);
     }
   }
   start[pings] = list.count;

@@ -154,7 +154,7 @@ export const CORRIE_SOUND_SCENES: readonly SceneRecipe[] = [
     pingRate: 10,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
-      const rough = swells(random, 1.6, 12);
+      const rough = swells(random, 0.9, 15);
       const bed = groundUnder(
         way,
         15,

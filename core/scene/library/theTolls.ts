@@ -19,7 +19,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: idlePass(1.8, 130),
     windMps: 4,
     rangeM: 105,
-    pingRate: 5,
+    pingRate: 4,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 1.5, 60);
@@ -49,7 +49,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: drift(0.9, 120),
     windMps: 3,
     rangeM: 72,
-    pingRate: 6,
+    pingRate: 5,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.8, 70);
@@ -137,7 +137,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: drift(1, 110),
     windMps: 4,
     rangeM: 80,
-    pingRate: 6,
+    pingRate: 5,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 1, 80);

@@ -329,7 +329,7 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
       return {
         ...openWater(recipe, bed),
         fish: strung(random, 9, 6, way - 6, () => random.between(5, 8.2), perch, 0.15),
-        layers: [summerLayer(9.4, -53), { ...summerLayer(10.6, -58), thicknessM: 0.9, patchDb: 6 }],
+        layers: [summerLayer(9.4, -47), { ...summerLayer(10.6, -52), thicknessM: 0.9, patchDb: 6 }],
       };
     },
   },
