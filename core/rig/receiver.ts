@@ -10,7 +10,7 @@ export const ringDown = (sourceLevelDb: number, ringS: number, pastS: number): n
   sourceLevelDb + RING_START_DB - (RING_FALL_DB * pastS) / ringS;
 
 /** Strongest level the receiver of a small unit passes on, dB re 1 µPa; all above is held there. */
-export const RECEIVER_CEILING_DB = 186;
+export const RECEIVER_CEILING_DB = 192;
 
 /** How much less low power sends than full power, dB. */
 export const LOW_POWER_DB = -10;

@@ -84,7 +84,7 @@ export function traceBed(
     FAINTEST,
   ];
   const { round, along, athwart, perAlong, perAthwart, span } = pattern;
-  const { sqrt, abs, floor, min, max } = Math;
+  const { sqrt, abs, min, max } = Math;
   const steepest = Math.tan(STEEPEST_RAD);
   const traceM = binM * binCount;
   const ringShare = Float64Array.from({ length: RINGS }, (_, k) => Math.pow((k + 1) / RINGS, 1.6));
@@ -168,15 +168,25 @@ export function traceBed(
         const gRound = (gy * dx - gx * dy) / rhoNow;
         const spread =
           (abs(rhoNow + dz * gOut) * dRho + (abs(dz * gRound) * 2 * Math.PI * rhoNow) / spokes) / range;
-        let from = floor((range - spread / 2) / binM);
-        let to = floor((range + spread / 2) / binM) + 1;
-        if (from < 0) from = 0;
-        if (to > binCount) to = binCount;
-        if (to <= from) continue;
+        // Spread evenly over the bins it covers, in part over the first and the last.
+        const begins = max(0, (range - spread / 2) / binM);
+        const ends = max(begins + 1e-3, (range + spread / 2) / binM);
+        const from = begins | 0;
+        const to = ends | 0;
+        if (to >= binCount) continue;
         if (from < first) first = from;
-        const each = echo / (to - from);
-        density[from]! += each;
-        density[to]! -= each;
+        if (from === to) {
+          density[from]! += echo;
+          density[from + 1]! -= echo;
+          continue;
+        }
+        const each = echo / (ends - begins);
+        const head = each * (from + 1 - begins);
+        const foot = each * (ends - to);
+        density[from]! += head;
+        density[from + 1]! += each - head;
+        density[to]! -= each - foot;
+        density[to + 1]! -= foot;
       }
     }
     firstBin[p] = first;
