@@ -98,9 +98,10 @@ function falseBed(picture: Picture, settings: Settings): Fault | null {
   const { rows, columns, steps, rowM, topM, bedM } = picture;
   const { from, to } = openWater(picture);
   const period = SOUND_MPS / (2 * settings.pingRate);
-  let best: Fault | null = null;
+  // The nearer multiple and the fewer periods, the stronger: the first that is there is the one to name.
   for (let m = 1; m <= MULTIPLES; m++)
     for (let n = 1; n <= PERIODS; n++) {
+      let nearest: Fault | null = null;
       // The sound speed is not known to better than a few parts in a hundred: the line is looked for about its place.
       for (let off = -0.04; off <= 0.041; off += 0.01) {
         let looked = 0;
@@ -119,14 +120,16 @@ function falseBed(picture: Picture, settings: Settings): Fault | null {
           if (drawnAt(row) || drawnAt(row + 1) || drawnAt(row + 2)) on++;
           if (drawnAt(row - away) || drawnAt(row + away)) beside++;
         }
-        if (looked < 0.3 * picture.columnsFilled || looked === 0) continue;
+        if (looked === 0 || looked < 0.3 * picture.columnsFilled) continue;
         const share = on / looked;
         if (share < FALSE_BED_SHARE || share - beside / looked < FALSE_BED_OVER) continue;
-        if (!best || share > best.measured)
-          best = { name: 'false-bed', measured: share, limit: FALSE_BED_SHARE, rangeM: sum / looked };
+        // Its tail qualifies as well: the false bed begins where it is nearest.
+        if (!nearest || sum / looked < nearest.rangeM!)
+          nearest = { name: 'false-bed', measured: share, limit: FALSE_BED_SHARE, rangeM: sum / looked };
       }
+      if (nearest) return nearest;
     }
-  return best;
+  return null;
 }
 
 /** Share of columns without a bed, or where it leaps, from which it counts as lost. */

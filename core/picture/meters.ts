@@ -197,6 +197,7 @@ export function deepestShown(
 ): { rangeM: number; whole: boolean } {
   const { rows, columns, steps, scale, rowM, topM } = picture;
   const { from, to } = openWater(picture);
+  const strongest = levelOf(scale, PALETTE_STEPS);
   let deepest = 0;
   let lastOpen = 0;
   for (let r = 0; r < rows; r++) {
@@ -217,7 +218,7 @@ export function deepestShown(
       timeVariedGain(channel, range, 'target') -
       topWaterCut(range, settings.topWater) -
       tailOffCut(range, settings);
-    if (drawn >= Math.max(floor, scale.leastDb)) deepest = range;
+    if (Math.min(drawn, strongest) >= Math.max(floor, scale.leastDb)) deepest = range;
   }
   return { rangeM: deepest, whole: deepest > 0 && deepest >= lastOpen - 2 * rowM };
 }

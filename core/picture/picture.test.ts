@@ -1,5 +1,13 @@
 import {
+  autoGain,
+  averagePings,
   chartPosition,
+  fromUnit,
+  levelOf,
+  tailOffCut,
+  toUnit,
+  unitBed,
+  UnitScaleSchema,
   PALETTE_NAMES,
   PLAIN_SETTINGS,
   columnPings,
@@ -12,9 +20,12 @@ import {
   timeOfColumn,
   timeVariedGain,
   topWaterCut,
+  type Picture,
   type Settings,
 } from '@/core/picture';
 import type { Channel, Recording } from '@/core/recording';
+import { seededRandom } from '@/core/maths';
+import * as v from 'valibot';
 
 const PINGS = 40;
 const SAMPLES = 100;
@@ -201,6 +212,253 @@ describe('drawing', () => {
     expect(() => drawPicture(recordingWith([]), { ...settings, faceId: 'x' }, SCREEN, 1)).toThrow(
       /no channel/,
     );
+  });
+});
+
+describe('time-varied gain', () => {
+  const { channels } = recordingWith([]);
+  it('by the volume law rises 20 dB a tenfold range, flat not at all', () => {
+    const rise = (law: 'volume' | 'flat'): number =>
+      timeVariedGain(channels[0]!, 10, law) - timeVariedGain(channels[0]!, 1, law) - 2 * 0.01 * 9;
+    expect(rise('volume')).toBeCloseTo(20, 6);
+    expect(rise('flat')).toBeCloseTo(0, 6);
+    expect(timeVariedGain(channels[0]!, 10, 'flat')).toBeCloseTo(timeVariedGain(channels[0]!, 10), 6);
+  });
+  it('draws noise alone as it says: stronger the deeper, by the law', () => {
+    const noise = recordingWith([], 100);
+    const drawnAt = (law: 'target' | 'volume', row: number): number => {
+      const wide = { ...settings, tvg: law, gainDb: 40, colourSpreadDb: 60 };
+      const picture = drawPicture(noise, wide, { rows: 100, columns: 40 }, NOW);
+      return levelOf(picture.scale, picture.steps[39 * 100 + row]!);
+    };
+    // Rows of 0.1 m: from 3 m to 9 m.
+    const expected = (power: number): number => power * Math.log10(9 / 3) + 2 * 0.01 * 6;
+    expect(Math.abs(drawnAt('target', 90) - drawnAt('target', 30) - expected(40))).toBeLessThan(0.5);
+    expect(Math.abs(drawnAt('volume', 90) - drawnAt('volume', 30) - expected(20))).toBeLessThan(0.5);
+  });
+  it('tails off towards the surface', () => {
+    expect(tailOffCut(0, { tailOffM: 5, tailOffDb: 20 })).toBe(20);
+    expect(tailOffCut(2.5, { tailOffM: 5, tailOffDb: 20 })).toBe(10);
+    expect(tailOffCut(6, { tailOffM: 5, tailOffDb: 20 })).toBe(0);
+    const shallow = recordingWith([[20, 8, 140], mark]);
+    expect(drawn(shallow, { tailOffM: 3, tailOffDb: 40 })).toEqual([[25, 20]]);
+  });
+});
+
+describe('the window', () => {
+  it('zooms on a part of the range, its foot unless told where', () => {
+    const three = recordingWith([mark, [20, 80, 110], [20, 20, 140]]);
+    expect(drawn(three, { zoom: 2, zoomAtM: null })).toContainEqual([30, 20]);
+    expect(drawn(three, { zoom: 2, zoomAtM: null })).not.toContainEqual([25, 20]);
+    expect(drawn(three, { zoom: 4, zoomAtM: 5 })).toContainEqual([25, 20]);
+    expect(drawPicture(three, { ...settings, zoom: 4 }, SCREEN, NOW).rowM).toBeCloseTo(10 / 4 / 50, 9);
+  });
+  it('starts below the surface when told to', () => {
+    expect(drawn(recordingWith([mark]), { topM: 4, rangeM: 9 })).toContainEqual([10, 20]);
+  });
+  it('locked to the bed keeps the bed at one row and its fish at their height over it', () => {
+    // A bed that falls from sample 60 to 80, and a fish a metre over it.
+    const cells: [number, number, number][] = [];
+    for (let p = 0; p < PINGS; p++) {
+      const bed = 60 + Math.round(p / 2);
+      for (let j = bed; j < bed + 8; j++) cells.push([p, j, 140]);
+    }
+    cells.push([10, 55, 125], [30, 65, 125]);
+    const picture = drawPicture(recordingWith(cells), { ...settings, bedLockM: 2 }, SCREEN, NOW);
+    expect(picture.rowM).toBeCloseTo(2.5 / 50, 9);
+    const firstStrong = (c: number): number => {
+      for (let r = 30; r < 50; r++) if (picture.steps[c * 50 + r]! > 0) return r;
+      return -1;
+    };
+    for (const c of [5, 20, 35]) expect(Math.abs(firstStrong(c) - 40)).toBeLessThanOrEqual(2);
+    for (const c of [10, 30]) {
+      const column = [...picture.steps.subarray(c * 50, c * 50 + 36)];
+      expect(Math.abs(column.findIndex((s) => s > 0) - 20)).toBeLessThanOrEqual(2);
+    }
+  });
+});
+
+describe('the bed a unit finds', () => {
+  const bedAt = (sample: number, over = 140) =>
+    Array.from({ length: PINGS }, (_, p) =>
+      Array.from({ length: 8 }, (_, k) => [p, sample + k, over] as [number, number, number]),
+    ).flat();
+  it('is where the strong echo begins, and no deeper than it may look', () => {
+    const found = unitBed(recordingWith(bedAt(60)).channels[0]!, null);
+    for (const r of found) expect(Math.abs(r - 6)).toBeLessThanOrEqual(0.2);
+    expect([...unitBed(recordingWith(bedAt(60)).channels[0]!, 4)].every((r) => r !== r)).toBe(true);
+  });
+  it('is drawn in a ramp of its own when asked', () => {
+    const { rgba } = paletteTable('ink');
+    const own = new Set(rgba.subarray(258));
+    const { pixels } = drawPicture(
+      recordingWith([...bedAt(60), mark]),
+      { ...settings, bedRamp: true },
+      SCREEN,
+      NOW,
+    );
+    expect(own.has(pixels[32 * 40 + 20]!)).toBe(true);
+    expect(own.has(pixels[25 * 40 + 20]!)).toBe(false);
+  });
+});
+
+describe('auto gain', () => {
+  /** Noise of mean level `a` that grows to `b` half way. */
+  const louder = (a: number, b: number): Recording => {
+    const recording = recordingWith([]);
+    const random = seededRandom(5);
+    recording.channels[0]!.levelDb.forEach((_, i, all) => {
+      const mean = i < all.length / 2 ? a : b;
+      all[i] = mean + 10 * Math.log10(-Math.log(1 - random.uniform()));
+    });
+    return recording;
+  };
+  const gains = (recording: Recording): Float32Array => {
+    const channel = recording.channels[0]!;
+    return autoGain(
+      channel,
+      channel.levelDb,
+      sampleGain(channel, PLAIN_SETTINGS),
+      new Float32Array(PINGS).fill(NaN),
+      recording.navigation.timeS,
+    );
+  };
+  it('goes down when noise goes up, and not at once', () => {
+    const gain = gains(louder(60, 72));
+    expect(gain[PINGS - 1]! - gain[PINGS / 2 - 1]!).toBeLessThan(-4);
+    expect(gain[PINGS / 2]! - gain[PINGS / 2 - 1]!).toBeGreaterThan(-4);
+  });
+  it('makes one fish look different, which a gain by hand does not; its offset adds to it', () => {
+    const noisy = louder(60, 72);
+    for (const p of [8, 36]) noisy.channels[0]!.levelDb[p * SAMPLES + 50] = 140;
+    const at = (change: Partial<Settings>, column: number): number =>
+      drawPicture(noisy, { ...settings, colourSpreadDb: 60, ...change }, SCREEN, NOW).steps[
+        column * 50 + 25
+      ]!;
+    expect(at({}, 8)).toBe(at({}, 36));
+    const auto = { gainMode: 'auto', gainDb: -6 } as const;
+    expect(at(auto, 36)).toBeLessThan(at(auto, 8));
+    expect(at({ ...auto, gainDb: 0 }, 36)).toBeGreaterThan(at(auto, 36));
+  });
+});
+
+describe('columns and pings', () => {
+  it('blend between two pings when asked, or repeat the last', () => {
+    const two = recordingWith([
+      [10, 50, 110],
+      [11, 50, 130],
+    ]);
+    const row = (between: Settings['between']): number[] => {
+      const { steps } = drawPicture(
+        two,
+        { ...settings, chartSpeed: 16, between },
+        { rows: 50, columns: 160 },
+        NOW,
+      );
+      return Array.from({ length: 160 }, (_, c) => steps[c * 50 + 25]!).filter((s) => s > 0);
+    };
+    expect(new Set(row('repeat')).size).toBe(2);
+    expect(new Set(row('blend')).size).toBeGreaterThan(4);
+  });
+  it('follow the boat’s speed when synced: one column for each row’s worth of way', () => {
+    const recording = recordingWith([]);
+    recording.navigation.speedMps.fill(0.8);
+    const position = chartPosition(recording.navigation, 4, 0.2);
+    // 0.8 m/s over 0.2 m a column is 4 columns a second, a column a ping.
+    expect(position[PINGS - 1]).toBeCloseTo(PINGS - 1, 3);
+    recording.navigation.speedMps.fill(0);
+    expect(chartPosition(recording.navigation, 4, 0.2)[PINGS - 1]).toBeLessThan(4);
+  });
+});
+
+describe('averaging', () => {
+  it('takes the mean power of so many pings', () => {
+    const level = Float32Array.of(0, 10, 20, 20);
+    const out = new Float32Array(4);
+    averagePings(level, 4, 1, 2, out);
+    expect(out[0]).toBeCloseTo(0, 4);
+    expect(out[1]).toBeCloseTo(10 * Math.log10(5.5), 4);
+    expect(out[2]).toBeCloseTo(10 * Math.log10(55), 4);
+    expect(out[3]).toBeCloseTo(20, 4);
+  });
+});
+
+describe('imaging', () => {
+  const imaged = (change: Partial<Settings>): Picture => {
+    const recording = recordingWith(
+      [
+        [20, 50, 60],
+        [21, 60, 68],
+      ],
+      70,
+    );
+    recording.channels = [
+      { ...recording.channels[0]!, beam: { shape: 'fan', alongRad: 0.02, athwartRad: 0.9 } },
+    ];
+    return drawPicture(recording, { ...settings, gainDb: 20, colourSpreadDb: 60, ...change }, SCREEN, NOW);
+  };
+  it('brightness shifts every level, contrast spreads them', () => {
+    const at = (p: Picture, c: number, r: number): number => p.steps[c * 50 + r]!;
+    expect(at(imaged({ brightnessDb: 10 }), 20, 25)).toBeGreaterThan(at(imaged({}), 20, 25));
+    const apart = (change: Partial<Settings>): number =>
+      at(imaged(change), 21, 30) - at(imaged(change), 20, 25);
+    expect(apart({ contrast: 2, brightnessDb: -10 })).toBeGreaterThan(1.5 * apart({ brightnessDb: -10 }));
+  });
+  it('auto contrast puts haze under the first colour', () => {
+    const hazy = imaged({ contrastMode: 'auto', tvg: 'flat' });
+    expect(hazy.steps.reduce((n, s) => n + (s > 0 ? 1 : 0), 0)).toBeLessThan(100);
+    expect(hazy.steps[20 * 50 + 25]).toBeGreaterThan(0);
+  });
+  it('a cone takes no notice of them', () => {
+    const recording = recordingWith([mark]);
+    const plain = drawPicture(recording, settings, SCREEN, NOW).steps;
+    const same = drawPicture(recording, { ...settings, brightnessDb: 15, contrast: 2.5 }, SCREEN, NOW).steps;
+    expect([...same]).toEqual([...plain]);
+  });
+  it('sharpening raises an edge over its surroundings and draws nothing in even water', () => {
+    const soft = recordingWith([
+      [20, 49, 104],
+      [20, 50, 110],
+      [20, 51, 104],
+    ]);
+    const peak = (sharpening: number): number =>
+      drawPicture(soft, { ...settings, sharpening }, { rows: 100, columns: 40 }, NOW).steps[20 * 100 + 50]!;
+    expect(peak(3)).toBeGreaterThan(peak(0));
+    expect(drawn(recordingWith([]), { sharpening: 3 })).toEqual([]);
+  });
+});
+
+it('two beams blend into one picture by share', () => {
+  const recording = recordingWith([mark]);
+  const empty = recordingWith([]).channels[0]!;
+  recording.channels = [recording.channels[0]!, { ...empty, id: 'b' }];
+  const at = (share: number): number =>
+    drawPicture(recording, { ...settings, blend: { faceId: 'b', share } }, SCREEN, NOW).steps[20 * 50 + 25]!;
+  expect(at(1)).toBe(0);
+  expect(Math.abs(at(0.5) - at(0) / 2)).toBeLessThanOrEqual(1);
+});
+
+describe('the user’s unit', () => {
+  const gain = { word: 'Gain', lowest: 0, highest: 100, step: 1, direction: 'more' as const };
+  const surface = { word: 'Clutter', lowest: 0, highest: 10, step: 1, direction: 'less' as const };
+  it('counts a control over its own scale, step and direction', () => {
+    expect(toUnit('gain', gain, -30)).toBe(0);
+    expect(toUnit('gain', gain, 40)).toBe(100);
+    expect(toUnit('gain', gain, 5)).toBe(50);
+    expect(toUnit('topWater', surface, 0)).toBe(10);
+    expect(toUnit('topWater', surface, 10)).toBe(0);
+  });
+  it('turns back within a step', () => {
+    for (let db = -30; db <= 40; db += 3.3)
+      expect(Math.abs(fromUnit('gain', gain, toUnit('gain', gain, db)) - db)).toBeLessThanOrEqual(
+        0.35 + 1e-9,
+      );
+    expect(() => fromUnit('gain', gain, 120)).toThrow(/0 to 100/);
+  });
+  it('refuses a scale that is none', () => {
+    expect(v.safeParse(UnitScaleSchema, { ...gain, highest: 0 }).success).toBe(false);
+    expect(v.safeParse(UnitScaleSchema, { ...gain, step: 0 }).success).toBe(false);
+    expect(v.safeParse(UnitScaleSchema, gain).success).toBe(true);
   });
 });
 

@@ -5,7 +5,7 @@ const TOP_M = 0.6;
 /** Height of the window whose mean is the bed's strength, m. */
 const WINDOW_M = 0.4;
 /** The bed must stand this far over the water above it, dB. */
-const LEAST_CONTRAST_DB = 12;
+const LEAST_CONTRAST_DB = 18;
 /** A bed where the last one was is kept while it is within this of the strongest anywhere, dB. */
 const KEEP_DB = 12;
 /** Share of the depth the bed may move a ping and still be the same. */

@@ -1,6 +1,7 @@
 import type { Channel } from '@/core/recording';
 import type { Excess } from './background';
 import type { BedLine } from './findings';
+import { topMess } from './topMess';
 
 /** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
 const BEGIN_DB = 11;
@@ -9,8 +10,6 @@ const GO_ON_DB = 8;
 const GAP_PINGS = 3;
 /** Thickness beyond which an echo is not one target's, pulse lengths. */
 const THICKEST = 3.2;
-/** Water at the top that is left out, m. */
-const TOP_M = 1;
 
 /** One echo followed from ping to ping. */
 export interface Track {
@@ -37,6 +36,7 @@ function peaksOf(
   over: Float32Array,
   taken: Uint8Array,
   p: number,
+  firstSample: number,
   endSample: number,
   out: Peak[],
 ): void {
@@ -44,8 +44,7 @@ function peaksOf(
   const row = p * n;
   const reach = Math.max(1, Math.round((0.6 * channel.resolutionM) / step));
   out.length = 0;
-  const first = Math.max(1, Math.ceil((TOP_M - channel.firstRangeM) / step));
-  for (let j = first; j < endSample; j++) {
+  for (let j = Math.max(1, firstSample); j < endSample; j++) {
     const here = over[row + j]!;
     if (here < GO_ON_DB || taken[row + j] === 1) continue;
     let highest = true;
@@ -83,6 +82,7 @@ interface Open extends Track {
 export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, taken: Uint8Array): Track[] {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
+  const first = Math.ceil((topMess(channel, bed) - channel.firstRangeM) / step);
   const done: Track[] = [];
   let open: Open[] = [];
   const peaks: Peak[] = [];
@@ -92,7 +92,7 @@ export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, tak
       bedRange === bedRange
         ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)
         : n - 1;
-    peaksOf(channel, excess.overDb, taken, p, Math.min(n - 1, end), peaks);
+    peaksOf(channel, excess.overDb, taken, p, first, Math.min(n - 1, end), peaks);
     const used = new Uint8Array(peaks.length);
     // The longest tracks choose first: they foretell best.
     open.sort((x, y) => y.pings.length - x.pings.length);

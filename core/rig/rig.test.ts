@@ -4,9 +4,12 @@ import {
   deadZone,
   detectionRange,
   directivityIndex,
+  echoEnvelope,
   echoMargin,
   equivalentBeamAngle,
+  faceAt,
   faceBudget,
+  facePulse,
   faceOf,
   fan,
   firstBedRange,
@@ -14,13 +17,17 @@ import {
   footprintWidth,
   beamPattern,
   GENERIC_RIG,
+  pistonDiameter,
   pistonKa,
   pistonPattern,
   pointEcho,
   rangeResolution,
   RigSchema,
   singlePulse,
+  ringDown,
   sourceLevel,
+  sweptPulse,
+  TRANSDUCERS,
   waterPerColumn,
   waterPerRow,
 } from '@/core/rig';
@@ -133,4 +140,45 @@ describe('rig schema', () => {
     expect(bad({ beam: cone(degToRad(200)) })).toBe(false);
     expect(bad({ frequencyHz: Infinity })).toBe(false);
   });
+});
+
+describe('a swept pulse', () => {
+  it('resolves by its width and gathers noise by its length', () => {
+    const pulse = sweptPulse(1e-3, 90e3);
+    expect(rangeResolution(pulse, 1500)).toBeCloseTo(1500 / 180e3, 9);
+    const swept = TRANSDUCERS.find((t) => t.id === 'swept-high')!.faces[0]!;
+    const single = { ...swept, sweepHz: 0, pulseS: 1e-4 };
+    const gain =
+      faceBudget(GENERIC_RIG, single, water).noiseLevelDb -
+      faceBudget(GENERIC_RIG, swept, water).noiseLevelDb;
+    expect(gain).toBeCloseTo(10, 6);
+  });
+  it('is 6 dB down half a resolution either side, with its first side lobe 31.5 dB down', () => {
+    expect(20 * Math.log10(echoEnvelope('swept', 0.5))).toBeCloseTo(-6.02, 1);
+    let lobe = 0;
+    for (let x = 1.01; x < 2; x += 0.005) lobe = Math.max(lobe, Math.abs(echoEnvelope('swept', x)));
+    expect(20 * Math.log10(lobe)).toBeCloseTo(-31.5, 1);
+  });
+  it('refuses a sweep that cannot be compressed', () =>
+    expect(() => sweptPulse(1e-5, 1e3)).toThrow(/too narrow/));
+});
+
+describe('transducers', () => {
+  it.each(TRANSDUCERS.flatMap((t) => t.faces.map((f) => [t.id, f] as const)))(
+    '%s can be put in a rig and pinged',
+    (_id, face) => {
+      expect(v.safeParse(RigSchema, { ...GENERIC_RIG, faces: [face] }).success).toBe(true);
+      expect(facePulse(face).durationS).toBeGreaterThan(0);
+      expect(faceBudget(GENERIC_RIG, face, water).sourceLevelDb).toBeGreaterThan(190);
+    },
+  );
+  it('have cones that follow their frequency: the same face, so the same diameter', () => {
+    const low = faceAt(cone200, 120e3);
+    expect(low.id).toBe('cone-120');
+    expect(low.beam.alongRad).toBeGreaterThan(cone200.beam.alongRad);
+    expect(pistonDiameter(low, 1480)).toBeCloseTo(pistonDiameter(cone200, 1480), 9);
+    expect(() => faceAt(cone200, 20e3)).toThrow(/wider than 120/);
+  });
+  it('ring down 6 dB a ring time', () =>
+    expect(ringDown(210, 1e-4, 0) - ringDown(210, 1e-4, 3e-4)).toBeCloseTo(18, 9));
 });

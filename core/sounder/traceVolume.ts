@@ -18,10 +18,14 @@ export interface VolumePart {
 const fromDb = (db: number): number => Math.pow(10, db / 10);
 const square = (x: number): number => x * x;
 
-/** Backscatter of bubbles at the surface in still air, dB re 1 m⁻¹, what a metre per second of wind adds, dB, and their depth to 1/e, m (nominal). */
-const BUBBLES_SV_DB = -64;
-const BUBBLES_PER_MPS_DB = 1.5;
-const BUBBLES_DEPTH_M = 0.3;
+/**
+ * Backscatter of bubbles at the surface in still air, dB re 1 m⁻¹, and what a metre per second of wind adds, dB; their depth to
+ * 1/e, m, and what it adds to that (nominal; Crawford & Farmer 1987 find 0.7–1.5 m in fresh winds).
+ */
+const BUBBLES_SV_DB = -58;
+const BUBBLES_PER_MPS_DB = 2.4;
+const BUBBLES_DEPTH_M = 0.15;
+const BUBBLES_DEPTH_PER_MPS_M = 0.05;
 /** What own way adds to them, dB a m/s. */
 const WASH_PER_MPS_DB = 3;
 /** Faintest volume that is worth its time, dB re 1 m⁻¹. */
@@ -105,12 +109,13 @@ export function traceVolume(
   const wind = scene.water.windMps;
   if (wind > 0) {
     const sv = fromDb(BUBBLES_SV_DB + BUBBLES_PER_MPS_DB * wind);
+    const depthM = BUBBLES_DEPTH_M + BUBBLES_DEPTH_PER_MPS_M * wind;
     const gusts = along(track, 12, 11);
     parts.push(
       part(
-        (z) => sv * Math.exp(-z / BUBBLES_DEPTH_M),
+        (z) => sv * Math.exp(-z / depthM),
         0,
-        Math.min(far, 20 * BUBBLES_DEPTH_M),
+        Math.min(far, 20 * depthM),
         none,
         Float32Array.from(gusts, (g, p) =>
           fromDb(4 * g + WASH_PER_MPS_DB * Math.max(0, Math.abs(track.speedMps[p]!) - 2)),

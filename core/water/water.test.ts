@@ -1,14 +1,19 @@
 import {
   absorption,
+  bedBackscatter,
   bedLoss,
+  coherentShare,
   bedReflection,
   fishLengthOf,
   fishTargetStrength,
   lengthFactorOf,
+  lureTargetStrength,
   noiseSpectrum,
   roughnessLoss,
   soundSpeed,
+  squareOnGain,
   thermalNoise,
+  tiltEffect,
   weightTargetStrength,
   windNoise,
 } from '@/core/water';
@@ -131,4 +136,44 @@ describe('bed', () => {
     const k = (2 * Math.PI * 50e3) / 1500;
     expect(roughnessLoss('silt', 50e3, 1500)).toBeCloseTo(17.37 * (k * 0.003) ** 2, 6);
   });
+});
+
+describe('a fish’s tilt', () => {
+  it('leaves the mean over usual tilts where Love puts it', () => {
+    const wavelength = 1480 / 120e3;
+    let power = 0;
+    let weight = 0;
+    for (let deg = -40; deg <= 40; deg += 0.5) {
+      const w = Math.exp(-0.5 * (deg / 8) ** 2);
+      power += w * 10 ** (tiltEffect(0.4, wavelength, (deg * Math.PI) / 180) / 10);
+      weight += w;
+    }
+    expect(Math.abs(10 * Math.log10(power / weight))).toBeLessThan(0.1);
+  });
+  it('costs 3 dB at the edge of its lobe and never more than 12', () => {
+    const at = (deg: number): number => tiltEffect(0.5, 1480 / 200e3, (deg * Math.PI) / 180);
+    expect(at(0) - at(7)).toBeCloseTo(3, 6);
+    expect(at(0) - at(60)).toBeCloseTo(12, 6);
+    expect(at(0)).toBeCloseTo(squareOnGain(0.5, 1480 / 200e3), 9);
+    expect(at(0)).toBeGreaterThan(2);
+  });
+  it('matters less for a small fish at a low frequency', () => {
+    const lost = (lengthM: number, f: number): number =>
+      tiltEffect(lengthM, 1480 / f, 0) - tiltEffect(lengthM, 1480 / f, 0.2);
+    expect(lost(0.1, 50e3)).toBeLessThan(lost(0.5, 200e3));
+  });
+});
+
+it('a soft bait echoes far less than a metal spoon of its size', () => {
+  expect(lureTargetStrength(0.1, 'metal') - lureTargetStrength(0.1, 'soft')).toBeCloseTo(15, 6);
+  expect(lureTargetStrength(0.1, 'hard')).toBeGreaterThan(-45);
+  expect(lureTargetStrength(0.1, 'hard')).toBeLessThan(-35);
+  expect(() => lureTargetStrength(0, 'hard')).toThrow(RangeError);
+});
+
+it('a bed mirrors only where its roughness is small against the wave', () => {
+  expect(coherentShare('rock', 200e3, 1480)).toBeLessThan(1e-9);
+  const k = (2 * Math.PI * 50e3) / 1480;
+  expect(coherentShare('mud', 50e3, 1480)).toBeCloseTo(Math.exp(-4 * (k * 0.002) ** 2), 3);
+  expect(bedBackscatter('mud', 0, 0.5)).toBeLessThan(bedBackscatter('mud', 0));
 });
