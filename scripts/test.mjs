@@ -1,9 +1,10 @@
 /** Everything that must hold: lint, types, unit and browser tests. The last line counts them. */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { ensureChromium, ensurePackages, run } from './tools.mjs';
+import { ensureChromium, ensurePackages, ensureRecordingTools, run } from './tools.mjs';
 
 ensurePackages();
 const CHROMIUM = ensureChromium();
+ensureRecordingTools();
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 
@@ -36,7 +37,10 @@ count('lint', run('npm', ['run', '--silent', 'lint']));
 const built = run('node', ['scripts/build.mjs']);
 count('build', built);
 count('types', run('npm', ['run', '--silent', 'types']));
-const unit = run('npx', ['jest', '--json', '--outputFile=test-results/unit.json', '--silent=false']);
+// The recordings' library comes as a native module, which Jest loads only with this.
+const unit = run('npx', ['jest', '--json', '--outputFile=test-results/unit.json', '--silent=false'], {
+  NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+});
 add('unit tests', unit, 'test-results/unit.json', (r) => [
   r.numPassedTests,
   r.numFailedTests + r.numRuntimeErrorTestSuites,

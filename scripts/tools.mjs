@@ -39,6 +39,27 @@ const found = (name) =>
     .stdout?.toString()
     .trim() ?? '';
 
+/**
+ * Installs packages of Debian's; says whether it could.
+ * @param {string[]} names
+ */
+const installDebian = (...names) =>
+  run('apt-get', ['update', '-qq']) &&
+  run('apt-get', ['install', '-y', '-qq', '-o', 'DPkg::Lock::Timeout=540', ...names], {
+    DEBIAN_FRONTEND: 'noninteractive',
+  });
+
+/** The field's own readers of recording files, for the tests; ends the script with a plain message when they cannot be had. */
+export function ensureRecordingTools() {
+  if (found('ncdump') && found('h5dump')) return;
+  if (found('apt-get')) {
+    console.log('Installing netcdf-bin and hdf5-tools…');
+    if (installDebian('netcdf-bin', 'hdf5-tools') && found('ncdump') && found('h5dump')) return;
+  }
+  console.error('The tests need ncdump and h5dump. On Debian: netcdf-bin and hdf5-tools.');
+  process.exit(1);
+}
+
 /** The browser's path; installs Debian's chromium when there is none. Ends the script with a plain message when it cannot. */
 export function ensureChromium() {
   const there = process.env.CHROMIUM ?? found('chromium');
@@ -48,10 +69,7 @@ export function ensureChromium() {
     process.exit(1);
   }
   console.log('Installing chromium…');
-  const lock = 'DPkg::Lock::Timeout=540';
-  const ok =
-    run('apt-get', ['update', '-qq']) &&
-    run('apt-get', ['install', '-y', '-qq', '-o', lock, 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
+  const ok = installDebian('chromium');
   const path = found('chromium');
   if (!ok || !path) {
     console.error(

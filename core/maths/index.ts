@@ -3,4 +3,4 @@ export { seededRandom, type Random } from './random';
 export { besselJ1 } from './bessel';
 export { bisectFalling } from './bisect';
 export { clamp, logistic, median, medianInPlace, selectInPlace } from './statistics';
-export { distanceM, placeFrom, type Position } from './position';
+export { distanceM, offsetFrom, placeFrom, type Position } from './position';

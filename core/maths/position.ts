@@ -35,3 +35,15 @@ export function distanceM(a: Position, b: Position, radiusM = EARTH_RADIUS_M): n
     Math.cos(a.latitudeDeg * RAD) * Math.cos(b.latitudeDeg * RAD) * Math.sin(dLambda / 2) ** 2;
   return 2 * radiusM * Math.asin(Math.sqrt(h));
 }
+
+/** How far east and north of `start` a place lies, m: the inverse of placeFrom (great-circle bearing and distance). */
+export function offsetFrom(start: Position, place: Position): { eastM: number; northM: number } {
+  const [phi1, phi2] = [start.latitudeDeg * RAD, place.latitudeDeg * RAD];
+  const lambda = (place.longitudeDeg - start.longitudeDeg) * RAD;
+  const bearing = Math.atan2(
+    Math.sin(lambda) * Math.cos(phi2),
+    Math.cos(phi1) * Math.sin(phi2) - Math.sin(phi1) * Math.cos(phi2) * Math.cos(lambda),
+  );
+  const distance = distanceM(start, place);
+  return { eastM: distance * Math.sin(bearing), northM: distance * Math.cos(bearing) };
+}

@@ -1,0 +1,411 @@
+import type { Dataset, File, Group } from 'h5wasm';
+import * as v from 'valibot';
+import { offsetFrom, placeFrom } from '@/core/maths';
+import type { Channel, Navigation, Recording } from '@/core/recording';
+import { NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD } from '@/core/rig';
+
+/** Largest recording file opened, bytes, and most of what it may hold. */
+export const LARGEST_RECORDING_FILE = 512e6;
+const MOST_PINGS = 200_000;
+const MOST_SAMPLES = 20_000;
+const MOST_LEVELS = 60e6;
+const MOST_CHANNELS = 8;
+const MOST_CHUNK = 16e6;
+
+const DEG = 180 / Math.PI;
+
+/** A recording file that cannot be read: one plain sentence that names the place. */
+export class RecordingProblem extends Error {}
+
+const refuse = (problem: string): never => {
+  throw new RecordingProblem(`${problem} Nothing was changed.`);
+};
+
+/** First bytes of every HDF5 file. */
+const SIGNATURE = [0x89, 0x48, 0x44, 0x46, 0x0d, 0x0a, 0x1a, 0x0a];
+
+/** Looks at a file's size and first bytes before it is given to the library. @throws RecordingProblem */
+export function checkRecordingBytes(bytes: Uint8Array): void {
+  if (bytes.length > LARGEST_RECORDING_FILE)
+    refuse(
+      `This file is ${Math.ceil(bytes.length / 1e6)} MB; a recording has at most ${LARGEST_RECORDING_FILE / 1e6} MB.`,
+    );
+  if (bytes.length < 512 || SIGNATURE.some((b, i) => bytes[i] !== b))
+    refuse('This is not a recording: it is no NetCDF-4 or HDF5 file.');
+}
+
+/** Boat variables of /Platform: name in the file, unit, what it is, and how the recording's row turns into it and back. */
+const PLATFORM = [
+  {
+    row: 'speedMps',
+    name: 'speed_ground',
+    units: 'm/s',
+    about: 'speed over ground',
+    scale: 1,
+    low: -60,
+    high: 60,
+  },
+  {
+    row: 'headingRad',
+    name: 'heading',
+    units: 'degree',
+    about: 'heading, counted from east to north',
+    scale: DEG,
+    low: -1e5,
+    high: 1e5,
+  },
+  { row: 'pitchRad', name: 'pitch', units: 'arc_degree', about: 'bow up', scale: DEG, low: -90, high: 90 },
+  {
+    row: 'rollRad',
+    name: 'roll',
+    units: 'arc_degree',
+    about: 'starboard down',
+    scale: DEG,
+    low: -180,
+    high: 180,
+  },
+  {
+    row: 'heaveM',
+    name: 'vertical_offset',
+    units: 'm',
+    about: 'transducer below its place at rest',
+    scale: 1,
+    low: -30,
+    high: 30,
+  },
+  {
+    row: 'temperatureC',
+    name: 'water_temperature',
+    units: 'degC',
+    about: 'water temperature at the transducer',
+    scale: 1,
+    low: -5,
+    high: 60,
+  },
+  {
+    row: 'supplyV',
+    name: 'supply_voltage',
+    units: 'V',
+    about: 'supply voltage of the sounder',
+    scale: 1,
+    low: 0,
+    high: 100,
+  },
+] as const satisfies readonly { row: keyof Navigation; [key: string]: unknown }[];
+
+/** What is said of a channel, one number each: name in the file, unit, what it is, and the bounds a reader holds it to. */
+const NUMBERS = {
+  transmit_frequency: ['Hz', 'frequency, of a sweep the middle', 1e3, 2e6],
+  beamwidth_receive_minor: [
+    'arc_degree',
+    'full −3 dB width fore and aft',
+    NARROWEST_BEAM_RAD * DEG,
+    WIDEST_BEAM_RAD * DEG,
+  ],
+  beamwidth_receive_major: [
+    'arc_degree',
+    'full −3 dB width athwart',
+    NARROWEST_BEAM_RAD * DEG,
+    WIDEST_BEAM_RAD * DEG,
+  ],
+  transmit_duration_nominal: ['s', 'length of the pulse', 1e-6, 1],
+  transmit_bandwidth: ['Hz', 'width of the pulse', 1, 2e6],
+  range_resolution: ['m', 'length of a point’s echo', 1e-4, 50],
+  sound_speed: ['m/s', 'sound speed ranges were worked out with', 1300, 1700],
+  sample_range_first: ['m', 'range of the first sample', -10, 2000],
+  sample_range_interval: ['m', 'range between samples', 1e-4, 10],
+} as const satisfies Record<string, readonly [string, string, number, number]>;
+type NumberName = keyof typeof NUMBERS;
+
+const PULSE_TYPE = { single: 'CW', swept: 'LFM' } as const;
+
+function put(
+  group: Group,
+  name: string,
+  data: Float32Array | Float64Array,
+  units: string,
+  about: string,
+  scales: string[],
+): Dataset {
+  const dataset = group.create_dataset({ name, data });
+  dataset.create_attribute('units', units);
+  dataset.create_attribute('long_name', about);
+  scales.forEach((scale, i) => dataset.attach_scale(i, scale));
+  return dataset;
+}
+
+function putNumber(group: Group, name: string, value: number, units: string, about: string): void {
+  const dataset = group.create_dataset({ name, data: value, shape: [], dtype: '<d' });
+  dataset.create_attribute('units', units);
+  dataset.create_attribute('long_name', about);
+}
+
+const scaled = (row: Float32Array | Float64Array, by: number): Float32Array =>
+  Float32Array.from(row, (x) => x * by);
+
+/**
+ * Writes a recording into an empty HDF5 file as docs/formats.md says: groups and names of the open SONAR-netCDF4 convention as
+ * far as they fit, dimension scales so that NetCDF-4 readers see dimensions.
+ */
+export function writeRecording(file: File, recording: Recording): void {
+  const { navigation, origin } = recording;
+  file.create_attribute('Conventions', 'CF-1.7, SONAR-netCDF4-1.0');
+  file.create_attribute('title', recording.title);
+  file.create_attribute('recording_version', recording.version, null, '<i');
+  file.create_attribute('ping_rate', recording.pingRate, null, '<d');
+
+  const platform = file.create_group('Platform');
+  put(platform, 'ping_time', navigation.timeS, 's', 'seconds since the recording began', []).make_scale(
+    'ping_time',
+  );
+  const time = ['/Platform/ping_time'];
+  const latitude = new Float64Array(navigation.timeS.length);
+  const longitude = new Float64Array(navigation.timeS.length);
+  for (let p = 0; p < latitude.length; p++) {
+    const place = placeFrom(origin, navigation.eastM[p]!, navigation.northM[p]!);
+    latitude[p] = place.latitudeDeg;
+    longitude[p] = place.longitudeDeg;
+  }
+  put(platform, 'latitude', latitude, 'degrees_north', 'latitude of the antenna', time);
+  put(platform, 'longitude', longitude, 'degrees_east', 'longitude of the antenna', time);
+  for (const { row, name, units, about, scale } of PLATFORM)
+    put(platform, name, scaled(navigation[row], scale), units, about, time);
+
+  const sonar = file.create_group('Sonar');
+  recording.channels.forEach((channel, k) => {
+    const path = `/Sonar/Beam_group${k + 1}`;
+    const group = sonar.create_group(`Beam_group${k + 1}`);
+    group.create_attribute('channel_id', channel.id);
+    group.create_attribute('channel_label', channel.label);
+    group.create_attribute('beam_type', channel.beam.shape);
+    group.create_attribute('transmit_type', PULSE_TYPE[channel.pulse.kind]);
+    put(group, 'ping_time', navigation.timeS, 's', 'seconds since the recording began', []).make_scale(
+      'ping_time',
+    );
+    const ranges = Float32Array.from(
+      { length: channel.sampleCount },
+      (_, j) => channel.firstRangeM + j * channel.sampleStepM,
+    );
+    put(group, 'range', ranges, 'm', 'range of the sample', []).make_scale('range');
+    const numbers: Record<NumberName, number> = {
+      transmit_frequency: channel.frequencyHz,
+      beamwidth_receive_minor: channel.beam.alongRad * DEG,
+      beamwidth_receive_major: channel.beam.athwartRad * DEG,
+      transmit_duration_nominal: channel.pulse.durationS,
+      transmit_bandwidth: channel.pulse.bandwidthHz,
+      range_resolution: channel.resolutionM,
+      sound_speed: channel.soundSpeedMps,
+      sample_range_first: channel.firstRangeM,
+      sample_range_interval: channel.sampleStepM,
+    };
+    for (const [name, value] of Object.entries(numbers)) {
+      const [units, about] = NUMBERS[name as NumberName];
+      putNumber(group, name, value, units, about);
+    }
+    if (channel.calibration) {
+      putNumber(
+        group,
+        'source_level',
+        channel.calibration.sourceLevelDb,
+        'dB',
+        'source level on the axis, re 1 µPa at 1 m',
+      );
+      putNumber(group, 'absorption', channel.calibration.absorptionDbPerM, 'dB/m', 'one-way absorption');
+    }
+    const levels = group.create_dataset({
+      name: 'backscatter_r',
+      data: channel.levelDb,
+      shape: [channel.pingCount, channel.sampleCount],
+      chunks: [Math.min(64, channel.pingCount), channel.sampleCount],
+      compression: 'gzip',
+      compression_opts: 4,
+    });
+    levels.create_attribute('units', 'dB');
+    levels.create_attribute(
+      'long_name',
+      channel.calibration ? 'received level, re 1 µPa' : 'received level, relative only',
+    );
+    levels.attach_scale(0, `${path}/ping_time`);
+    levels.attach_scale(1, `${path}/range`);
+  });
+}
+
+/** What a name in the file stands for; links to other files are neither a group nor a data set. */
+const kindOf = (entity: unknown): unknown => (entity as { type?: unknown } | null)?.type;
+
+function groupAt(parent: Group, name: string, path: string): Group {
+  const entity = parent.get(name);
+  if (kindOf(entity) !== 'Group') refuse(`The recording has no group ${path}.`);
+  return entity as Group;
+}
+
+/** A data set whose kind and shape are known before any of it is read. */
+function dataAt(group: Group, name: string, path: string, shape: readonly (number | null)[]): Dataset {
+  const entity = group.get(name);
+  if (kindOf(entity) !== 'Dataset') refuse(`The recording has no ${path}/${name}.`);
+  const dataset = entity as Dataset;
+  const { metadata } = dataset;
+  // 0 and 1 are HDF5's classes of whole and of floating numbers.
+  if ((metadata.type !== 0 && metadata.type !== 1) || metadata.size > 8)
+    refuse(`In the recording ${path}/${name} does not hold plain numbers.`);
+  const found = metadata.shape ?? [];
+  if (found.length !== shape.length || shape.some((n, i) => n !== null && n !== found[i]))
+    refuse(
+      `In the recording ${path}/${name} is ${found.join(' × ') || 'one number'}, not ${shape.map((n) => n ?? 'any').join(' × ') || 'one number'}.`,
+    );
+  const chunk = (metadata.chunks ?? []).reduce((a, b) => a * b, 1);
+  if (chunk > MOST_CHUNK) refuse(`In the recording ${path}/${name} is packed in pieces too large to open.`);
+  return dataset;
+}
+
+function valuesOf(dataset: Dataset, place: string): ArrayLike<number> {
+  let value: unknown;
+  try {
+    value = dataset.value;
+  } catch {
+    refuse(`The recording breaks off or is damaged in ${place}.`);
+  }
+  if (typeof value === 'number') return [value];
+  if (!ArrayBuffer.isView(value) || value instanceof BigInt64Array || value instanceof BigUint64Array)
+    refuse(`The recording breaks off or is damaged in ${place}.`);
+  return value as unknown as ArrayLike<number>;
+}
+
+/** Values of a data set as one kind of array, every one within bounds. */
+function held<T extends Float32Array | Float64Array>(
+  dataset: Dataset,
+  place: string,
+  low: number,
+  high: number,
+  into: (length: number) => T,
+): T {
+  const values = valuesOf(dataset, place);
+  const out = into(values.length);
+  for (let i = 0; i < out.length; i++) {
+    const x = Number(values[i]);
+    if (!(x >= low && x <= high))
+      refuse(`In the recording ${place} holds ${x} at ${i}; ${low} to ${high} is possible.`);
+    out[i] = x;
+  }
+  return out;
+}
+
+const floats = (length: number): Float32Array<ArrayBuffer> => new Float32Array(length);
+const doubles = (length: number): Float64Array<ArrayBuffer> => new Float64Array(length);
+
+function numberAt(group: Group, name: string, path: string, low: number, high: number): number {
+  return held(dataAt(group, name, path, []), `${path}/${name}`, low, high, doubles)[0]!;
+}
+
+const Word = (most: number) => v.pipe(v.string(), v.minLength(1), v.maxLength(most));
+const ChannelWords = v.object({
+  channel_id: Word(40),
+  channel_label: Word(60),
+  beam_type: v.picklist(['cone', 'fan']),
+  transmit_type: v.picklist(['CW', 'LFM']),
+});
+const FileWords = v.object({
+  title: v.optional(v.pipe(v.string(), v.maxLength(200)), ''),
+  recording_version: v.pipe(v.number(), v.literal(1, 'only version 1 is known')),
+  ping_rate: v.pipe(v.number(), v.finite(), v.minValue(0.05), v.maxValue(200)),
+});
+
+/** Attributes by a schema, said in one sentence when they are wrong. */
+function wordsOf<T>(group: Group, path: string, schema: v.GenericSchema<unknown, T>): T {
+  const raw: Record<string, unknown> = {};
+  for (const [name, attribute] of Object.entries(group.attrs)) {
+    const size = (attribute.shape ?? []).reduce((a, b) => a * b, 1) * attribute.metadata.size;
+    if (size <= 4096) raw[name] = attribute.value;
+  }
+  const result = v.safeParse(schema, raw);
+  if (result.success) return result.output;
+  const issue = result.issues[0];
+  return refuse(`The recording is wrong at ${path} ${v.getDotPath(issue) ?? ''}: ${issue.message}.`);
+}
+
+function channelAt(group: Group, path: string, pings: number): Channel {
+  const words = wordsOf(group, path, ChannelWords);
+  const number = (name: NumberName): number =>
+    numberAt(group, name, path, NUMBERS[name][2], NUMBERS[name][3]);
+  const levels = dataAt(group, 'backscatter_r', path, [pings, null]);
+  const sampleCount = levels.metadata.shape![1]!;
+  if (!(sampleCount >= 2 && sampleCount <= MOST_SAMPLES))
+    refuse(
+      `In the recording ${path}/backscatter_r has ${sampleCount} samples a ping; 2 to ${MOST_SAMPLES} are possible.`,
+    );
+  if (pings * sampleCount > MOST_LEVELS)
+    refuse(`In the recording ${path}/backscatter_r holds more than ${MOST_LEVELS / 1e6} million levels.`);
+  const calibrated = group.get('source_level') !== null;
+  return {
+    id: words.channel_id,
+    label: words.channel_label,
+    frequencyHz: number('transmit_frequency'),
+    beam: {
+      shape: words.beam_type,
+      alongRad: number('beamwidth_receive_minor') / DEG,
+      athwartRad: number('beamwidth_receive_major') / DEG,
+    },
+    pulse: {
+      kind: words.transmit_type === 'CW' ? 'single' : 'swept',
+      durationS: number('transmit_duration_nominal'),
+      bandwidthHz: number('transmit_bandwidth'),
+    },
+    resolutionM: number('range_resolution'),
+    soundSpeedMps: number('sound_speed'),
+    firstRangeM: number('sample_range_first'),
+    sampleStepM: number('sample_range_interval'),
+    pingCount: pings,
+    sampleCount,
+    levelDb: held(levels, `${path}/backscatter_r`, -1000, 1000, floats),
+    calibration: calibrated
+      ? {
+          sourceLevelDb: numberAt(group, 'source_level', path, 0, 300),
+          absorptionDbPerM: numberAt(group, 'absorption', path, 0, 10),
+        }
+      : null,
+  };
+}
+
+/**
+ * Reads a recording from an open HDF5 file, whole or not at all. Kinds, shapes and counts are looked at before any values are.
+ * @throws RecordingProblem with one plain sentence
+ */
+export function readRecording(file: File): Recording {
+  const words = wordsOf(file, 'its top', FileWords);
+  const platform = groupAt(file, 'Platform', '/Platform');
+  const timeSet = dataAt(platform, 'ping_time', '/Platform', [null]);
+  const pings = timeSet.metadata.shape![0]!;
+  if (!(pings >= 1 && pings <= MOST_PINGS))
+    refuse(`The recording has ${pings} pings; 1 to ${MOST_PINGS} are possible.`);
+  const timeS = held(timeSet, '/Platform/ping_time', 0, 1e7, doubles);
+  for (let p = 1; p < pings; p++)
+    if (!(timeS[p]! > timeS[p - 1]!)) refuse(`In the recording /Platform/ping_time does not rise at ${p}.`);
+  const at = (name: string, low: number, high: number): Float64Array<ArrayBuffer> =>
+    held(dataAt(platform, name, '/Platform', [pings]), `/Platform/${name}`, low, high, doubles);
+  const latitude = at('latitude', -90, 90);
+  const longitude = at('longitude', -180, 180);
+  const origin = { latitudeDeg: latitude[0]!, longitudeDeg: longitude[0]! };
+  const eastM = new Float64Array(pings);
+  const northM = new Float64Array(pings);
+  for (let p = 0; p < pings; p++) {
+    const offset = offsetFrom(origin, { latitudeDeg: latitude[p]!, longitudeDeg: longitude[p]! });
+    eastM[p] = offset.eastM;
+    northM[p] = offset.northM;
+  }
+  const boat = Object.fromEntries(
+    PLATFORM.map(({ row: key, name, scale, low, high }) => [key, scaled(at(name, low, high), 1 / scale)]),
+  ) as Record<(typeof PLATFORM)[number]['row'], Float32Array>;
+
+  const sonar = groupAt(file, 'Sonar', '/Sonar');
+  const names = sonar.keys().filter((name) => /^Beam_group\d+$/.test(name));
+  if (!(names.length >= 1 && names.length <= MOST_CHANNELS))
+    refuse(`The recording has ${names.length} beams; 1 to ${MOST_CHANNELS} are possible.`);
+  return {
+    version: words.recording_version,
+    title: words.title,
+    pingRate: words.ping_rate,
+    origin,
+    navigation: { timeS, eastM, northM, ...boat },
+    channels: names.map((name) => channelAt(groupAt(sonar, name, `/Sonar/${name}`), `/Sonar/${name}`, pings)),
+  };
+}

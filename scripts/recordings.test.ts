@@ -1,0 +1,146 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { RecordingProblem } from '@/core/formats';
+import { GENERIC_RIG } from '@/core/rig';
+import { makeScene, trackOver } from '@/core/scene';
+import { simulate } from '@/core/sounder';
+import { loadRecording, saveRecording, scratchFolder } from './recordings';
+
+const folder = scratchFolder();
+afterAll(() => rmSync(folder, { recursive: true }));
+const at = (name: string): string => join(folder, name);
+
+const recording = simulate({
+  scene: makeScene('sunk-crib', 2),
+  track: trackOver('sunk-crib', 2, 2),
+  rig: { ...GENERIC_RIG, positions: { ...GENERIC_RIG.positions, antenna: { x: 2, y: 0.5 } } },
+  faces: GENERIC_RIG.faces,
+  pingRate: 2,
+  farM: 22,
+  seed: 2,
+});
+
+describe('a recording file', () => {
+  const path = at('crib.nc');
+  beforeAll(() => saveRecording(path, recording));
+
+  it('comes back as it was, channel by channel', async () => {
+    const back = await loadRecording(path);
+    expect(back.channels.map((c) => c.id)).toEqual(recording.channels.map((c) => c.id));
+    back.channels.forEach((channel, k) => {
+      const was = recording.channels[k]!;
+      expect(channel.levelDb.every((x, i) => x === was.levelDb[i])).toBe(true);
+      expect(channel.beam.alongRad).toBeCloseTo(was.beam.alongRad, 9);
+      expect(channel.beam.shape).toBe(was.beam.shape);
+      expect(channel.calibration!.sourceLevelDb).toBeCloseTo(was.calibration!.sourceLevelDb, 6);
+      expect(channel.sampleStepM).toBeCloseTo(was.sampleStepM, 9);
+    });
+    const { eastM, northM } = recording.navigation;
+    const last = eastM.length - 1;
+    // Millimetres of rounding over a lake; places count from the first ping.
+    expect(Math.abs(back.navigation.eastM[last]! - (eastM[last]! - eastM[0]!))).toBeLessThan(0.01);
+    expect(Math.abs(back.navigation.northM[last]! - (northM[last]! - northM[0]!))).toBeLessThan(0.01);
+    expect(Math.abs(back.navigation.headingRad[3]! - recording.navigation.headingRad[3]!)).toBeLessThan(1e-6);
+  });
+  it('stays relative when it is not calibrated', async () => {
+    const channels = [{ ...recording.channels[0]!, calibration: null }];
+    await saveRecording(at('relative.nc'), { ...recording, channels });
+    expect((await loadRecording(at('relative.nc'))).channels[0]!.calibration).toBeNull();
+  });
+  it('is read by the field’s own tools, dimensions and all', () => {
+    const header = execFileSync('ncdump', ['-h', path]).toString();
+    expect(header).toMatch(/backscatter_r\(ping_time, range\)/);
+    expect(header).toMatch(/Conventions = "CF-1\.7, SONAR-netCDF4-1\.0"/);
+    const dump = execFileSync('h5dump', [
+      '-d',
+      '/Sonar/Beam_group1/backscatter_r',
+      '-s',
+      '0,0',
+      '-c',
+      '1,1',
+      path,
+    ]).toString();
+    const first = Number(/\(0,0\): (-?[\d.]+)/.exec(dump)![1]);
+    expect(Math.abs(first - recording.channels[0]!.levelDb[0]!)).toBeLessThan(0.001);
+  });
+
+  const problem = async (name: string): Promise<string> => {
+    const error: unknown = await loadRecording(at(name)).catch((e: unknown) => e);
+    expect(error).toBeInstanceOf(RecordingProblem);
+    return (error as Error).message;
+  };
+  it('that is none, is cut off or is damaged is refused in a sentence', async () => {
+    writeFileSync(at('text.nc'), 'not a recording at all'.repeat(100));
+    expect(await problem('text.nc')).toBe(
+      'This is not a recording: it is no NetCDF-4 or HDF5 file. Nothing was changed.',
+    );
+    writeFileSync(at('cut.nc'), readFileSync(path));
+    truncateSync(at('cut.nc'), Math.floor(readFileSync(path).length / 2));
+    expect(await problem('cut.nc')).toMatch(/breaks off or is damaged/);
+  });
+
+  /** Writes the file again with one thing changed by the library's own hand. */
+  const tampered = async (name: string, change: (file: import('h5wasm').File) => void): Promise<void> => {
+    await saveRecording(at(name), recording);
+    const { File } = await import('h5wasm/node');
+    const file = new File(at(name), 'a');
+    change(file);
+    file.close();
+  };
+  it('with a huge data set is refused before memory is taken', async () => {
+    const before = process.memoryUsage().arrayBuffers;
+    await saveRecording(at('huge.nc'), recording);
+    const { File } = await import('h5wasm/node');
+    const file = new File(at('none.nc'), 'w');
+    file.create_attribute('recording_version', 1, null, '<i');
+    file.create_attribute('ping_rate', 5, null, '<d');
+    const platform = file.create_group('Platform');
+    // Ten thousand million pings, in a file of a few kilobytes.
+    platform.create_dataset({
+      name: 'ping_time',
+      data: Float64Array.of(0),
+      shape: [1],
+      maxshape: [null],
+      chunks: [1024],
+    });
+    (platform.get('ping_time') as import('h5wasm').Dataset).resize([10_000_000_000]);
+    file.close();
+    expect(await problem('none.nc')).toMatch(/10000000000 pings; 1 to 200000 are possible/);
+    expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(200e6);
+  });
+  it('with a piece of the wrong kind, shape or size is refused by name', async () => {
+    await tampered('words.nc', (file) => {
+      const group = file.get('Sonar/Beam_group1') as import('h5wasm').Group;
+      group.delete_attribute('beam_type');
+      group.create_attribute('beam_type', 'banana');
+    });
+    expect(await problem('words.nc')).toMatch(/Beam_group1 beam_type/);
+    const empty = { ...recording, channels: [] };
+    await saveRecording(at('beamless.nc'), empty);
+    expect(await problem('beamless.nc')).toMatch(/0 beams; 1 to 8 are possible/);
+    const backwards = recording.navigation.timeS.slice().reverse();
+    await saveRecording(at('back.nc'), {
+      ...recording,
+      navigation: { ...recording.navigation, timeS: backwards },
+    });
+    expect(await problem('back.nc')).toMatch(/ping_time does not rise at 1/);
+    const loud = { ...recording.channels[0]!, levelDb: recording.channels[0]!.levelDb.slice() };
+    loud.levelDb[7] = NaN;
+    await saveRecording(at('nan.nc'), { ...recording, channels: [loud] });
+    expect(await problem('nan.nc')).toMatch(/backscatter_r holds NaN at 7/);
+  });
+});
+
+it('the command line makes one, the same for the same seed', async () => {
+  const run = (...args: string[]): string =>
+    execFileSync('node', ['--import', 'tsx', 'scripts/simulate.ts', ...args], { stdio: 'pipe' }).toString();
+  const args = ['half-arches', '--seed', '4', '--faces', 'cone-200', '--ping-rate', '2'];
+  expect(run(...args, '--out', at('a.nc'))).toMatch(/Shy of the boat, seed 4, 180 pings/);
+  run(...args, '--out', at('b.nc'));
+  // The library notes the hour in the file; what was recorded must not differ.
+  const [a, b] = [await loadRecording(at('a.nc')), await loadRecording(at('b.nc'))];
+  expect(a.channels[0]!.levelDb.every((x, i) => x === b.channels[0]!.levelDb[i])).toBe(true);
+  expect(run('--list')).toMatch(/towed-weight/);
+  expect(() => run('nowhere', '--out', at('c.nc'))).toThrow(/none is called/);
+});
