@@ -1,5 +1,9 @@
 /** Prints how fast the built app answers in headless Chromium, and which share of that is spent in the worker. */
 import { withApp, SIZES } from './pages.mjs';
+import { ensurePackages, run } from './tools.mjs';
+
+ensurePackages();
+run('npx', ['tsx', 'scripts/benchCore.ts']);
 
 const ROUNDS = 15;
 

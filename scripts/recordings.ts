@@ -8,7 +8,7 @@ import type { Recording } from '@/core/recording';
 /** The library comes as a module of its own kind, so it is loaded when it is needed. */
 async function hdf5() {
   const h5 = await import('h5wasm/node');
-  await h5.ready;
+  (await h5.ready).activate_throwing_error_handler();
   return h5;
 }
 

@@ -124,7 +124,7 @@ export function changeSettings(change: Partial<Settings>): void {
   const result = v.safeParse(SettingsSchema, { ...benchStore.getState().settings, ...change });
   if (!result.success) return;
   const before = benchStore.getState().settings;
-  const repinged = before.faceId !== result.output.faceId || before.pingRate !== result.output.pingRate;
+  const repinged = (['faceId', 'pingRate', 'power'] as const).some((k) => before[k] !== result.output[k]);
   benchStore.setState({ settings: result.output, ...(repinged ? { reading: null } : {}) });
 }
 

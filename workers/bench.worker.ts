@@ -26,7 +26,8 @@ function passFor(
   tell: (stage: Stage) => void,
 ): Held & { sounded: boolean } {
   const rangeM = Math.max(settings.rangeM, Math.ceil(LISTEN_BEYOND * spec.brief.toM));
-  const sounding = { faceId: settings.faceId, pingRate: settings.pingRate, rangeM };
+  const { faceId, pingRate, power } = settings;
+  const sounding = { faceId, pingRate, power, rangeM };
   const key = JSON.stringify([spec, sounding]);
   const at = held.findIndex((h) => h.key === key);
   if (at >= 0) {
@@ -74,7 +75,7 @@ function run(id: number, task: Task): { message: FromWorker; transfer: Transfera
         workMs: workMs(),
         result: { kind: 'draw', picture, facts: pass.facts, sounded: pass.sounded },
       },
-      transfer: [picture.pixels.buffer, picture.liveColumn.buffer],
+      transfer: [picture.pixels.buffer, picture.steps.buffer, picture.liveColumn.buffer],
     };
   }
   tell('reading');

@@ -18,7 +18,7 @@ const legsOf = (presentation: Brief['presentation'], speedMps: number, durationS
 export function benchPass(
   brief: Brief,
   rig: Rig,
-  settings: Pick<Settings, 'faceId' | 'pingRate' | 'rangeM'>,
+  settings: Pick<Settings, 'faceId' | 'pingRate' | 'rangeM' | 'power'>,
   seed: number,
 ): SoundingRequest {
   const water = waterOf(brief);
@@ -43,6 +43,7 @@ export function benchPass(
     faces: [faceOf(rig, settings.faceId)],
     pingRate: settings.pingRate,
     farM: settings.rangeM,
+    power: settings.power,
     seed,
   };
 }

@@ -1,11 +1,10 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
-import { FIRST_BRIEF, startSetup } from '@/core/advice';
+import { benchPass, FIRST_BRIEF, startSetup } from '@/core/advice';
 import { LARGEST_LOG_FILE, readLogFile, tooLarge, writeGpx, writeLogFile } from '@/core/formats';
 import { keptMark, mergeLogs, withEntry, withoutEntry, type Entry } from '@/core/logbook';
 import { readChannel } from '@/core/reading';
 import { GENERIC_RIG } from '@/core/rig';
 import { simulate } from '@/core/sounder';
-import { benchPass } from '@/core/advice';
 
 const { settings } = startSetup(FIRST_BRIEF, GENERIC_RIG);
 const entry = (id: string, change: Partial<Entry> = {}): Entry => ({

@@ -66,39 +66,51 @@ function bedFor(desk: Desk, channel: Channel, lookNoDeeperM: number | null): Flo
 /** Sharpening: how much of a sample's rise over its neighbours is added, a step. */
 const SHARPEN = 0.35;
 
+/** Which samples each row of a window shows, counted from the window's top. */
+interface RowSamples {
+  first: Int32Array;
+  last: Int32Array;
+}
+
 /**
- * One column's cells from its levels: the strongest sample of each row's water. A row finer than a sample shows the sample it
- * lies in.
- * @param levels dB by sample, TVG and all @param firstSample, @param lastSample by row for a window that starts at the surface
- * @param shift samples from the surface to the window's top
+ * One column's cells: the strongest sample of each row's water. A row finer than a sample shows the sample it lies in.
+ * @param level dB by sample from `base` on, `count` of them @param gain dB by sample @param shift samples from the surface to
+ * the window's top
  */
 function cellsInto(
-  levels: Float32Array,
-  firstSample: Int32Array,
-  lastSample: Int32Array,
+  level: Float32Array,
+  base: number,
+  count: number,
+  gain: Float32Array,
+  { first, last }: RowSamples,
   shift: number,
   scale: ColourScale,
   gainDb: number,
   out: Uint16Array,
   at: number,
 ): void {
-  const rows = firstSample.length;
-  const n = levels.length;
+  const rows = first.length;
   const most = PALETTE_STEPS;
   const least = scale.leastDb - gainDb;
   const offset = (gainDb - scale.bottomDb) * scale.stepsPerDb + 1;
   const perDb = scale.stepsPerDb;
   for (let r = 0; r < rows; r++) {
-    let j = firstSample[r]! + shift;
-    let to = lastSample[r]! + shift;
-    if (to >= n) to = n - 1;
+    let j = first[r]! + shift;
+    let to = last[r]! + shift;
+    if (to >= count) to = count - 1;
     if (j < 0) j = 0;
     let strongest = -1e9;
-    for (; j <= to; j++) if (levels[j]! > strongest) strongest = levels[j]!;
+    for (; j <= to; j++) {
+      const x = level[base + j]! + gain[j]!;
+      if (x > strongest) strongest = x;
+    }
+    let step = 0;
     if (strongest >= least) {
-      const step = (strongest * perDb + offset) | 0;
-      out[at + r] = step < 1 ? 1 : step > most ? most : step;
-    } else out[at + r] = 0;
+      step = (strongest * perDb + offset) | 0;
+      if (step < 1) step = 1;
+      else if (step > most) step = most;
+    }
+    out[at + r] = step;
   }
 }
 
@@ -129,12 +141,12 @@ function stepsOf({ recording, channel, settings, rows, columns, window, bedM, de
     settings.gainMode === 'auto' ? autoGain(channel, level, gain, bedM, recording.navigation.timeS) : null;
   const n = channel.sampleCount;
   const rowM = window.spanM / rows;
-  const firstSample = new Int32Array(rows);
-  const lastSample = new Int32Array(rows);
+  const rowSamples: RowSamples = { first: new Int32Array(rows), last: new Int32Array(rows) };
   for (let r = 0; r < rows; r++) {
-    firstSample[r] = Math.ceil((r * rowM) / channel.sampleStepM);
-    lastSample[r] = Math.ceil(((r + 1) * rowM) / channel.sampleStepM) - 1;
-    if (lastSample[r]! < firstSample[r]!) firstSample[r] = lastSample[r] = Math.max(0, lastSample[r]!);
+    const first = Math.ceil((r * rowM) / channel.sampleStepM);
+    const last = Math.ceil(((r + 1) * rowM) / channel.sampleStepM) - 1;
+    rowSamples.first[r] = last < first ? Math.max(0, last) : first;
+    rowSamples.last[r] = Math.max(last, 0);
   }
   const { from, to, part } = columns;
   const count = from.length;
@@ -150,14 +162,13 @@ function stepsOf({ recording, channel, settings, rows, columns, window, bedM, de
     const row = first * n;
     if (share > 0) {
       const next = row + n;
-      for (let j = 0; j < n; j++)
-        levels[j] = level[row + j]! + (level[next + j]! - level[row + j]!) * share + gain[j]!;
+      for (let j = 0; j < n; j++) levels[j] = level[row + j]! + (level[next + j]! - level[row + j]!) * share;
     } else {
-      for (let j = 0; j < n; j++) levels[j] = level[row + j]! + gain[j]!;
+      levels.set(level.subarray(row, row + n));
       for (let p = first + 1; p <= last; p++) {
         const more = p * n;
         for (let j = 0; j < n; j++) {
-          const x = level[more + j]! + gain[j]!;
+          const x = level[more + j]!;
           if (x > levels[j]!) levels[j] = x;
         }
       }
@@ -171,17 +182,22 @@ function stepsOf({ recording, channel, settings, rows, columns, window, bedM, de
     }
     return sharp;
   };
-  const put = (first: number, last: number, share: number, out: Uint16Array, at: number): void =>
+  const put = (first: number, last: number, share: number, out: Uint16Array, at: number): void => {
+    // One ping as it is needs no gathering.
+    const plain = first === last && share === 0 && !sharp;
     cellsInto(
-      gather(first, last, share),
-      firstSample,
-      lastSample,
+      plain ? level : gather(first, last, share),
+      plain ? first * n : 0,
+      n,
+      gain,
+      rowSamples,
       Math.round((topOf(last) - channel.firstRangeM) / channel.sampleStepM),
       scale,
       auto ? auto[last]! + settings.gainDb : 0,
       out,
       at,
     );
+  };
 
   const blend = settings.between === 'blend';
   for (let c = 0; c < count; c++) {

@@ -35,7 +35,14 @@ export function dropLonePings(
   }
 }
 
-/** Mean power of `count` pings ending with each, back as levels. @param out not `level` itself */
+/** Powers of levels from −300 to 300 dB in steps fine enough for a hundredth of a decibel. */
+const POWER_STEPS_PER_DB = 64;
+const LOWEST_DB = -300;
+const POWERS = Float64Array.from({ length: 600 * POWER_STEPS_PER_DB + 1 }, (_, i) =>
+  Math.pow(10, (LOWEST_DB + (i + 0.5) / POWER_STEPS_PER_DB) / 10),
+);
+
+/** Mean power of `count` pings ending with each, back as levels, to 0.01 dB. @param out not `level` itself */
 export function averagePings(
   level: Float32Array,
   pingCount: number,
@@ -43,21 +50,23 @@ export function averagePings(
   count: number,
   out: Float32Array,
 ): void {
-  const { exp, log } = Math;
-  const toPower = Math.LN10 / 10;
+  const { log, min, max } = Math;
+  const powers = POWERS;
+  const [lowest, perDb] = [LOWEST_DB, POWER_STEPS_PER_DB];
+  const toDb = 10 / Math.LN10;
   const power = new Float64Array(sampleCount);
   const ring = new Float64Array(sampleCount * count);
   for (let p = 0; p < pingCount; p++) {
     const row = p * sampleCount;
     const slot = (p % count) * sampleCount;
-    const held = p + 1 < count ? p + 1 : count;
+    const held = 1 / min(count, p + 1);
     for (let j = 0; j < sampleCount; j++) {
-      const fresh = exp(level[row + j]! * toPower);
-      power[j]! += fresh - ring[slot + j]!;
+      const fresh = powers[((level[row + j]! - lowest) * perDb) | 0] ?? 0;
+      const sum = power[j]! + fresh - ring[slot + j]!;
+      power[j] = sum;
       ring[slot + j] = fresh;
-      const mean = power[j]! / held;
       // Rounding in the running sum may leave a hair of nothing.
-      out[row + j] = log(mean > 1e-30 ? mean : 1e-30) / toPower;
+      out[row + j] = toDb * log(max(sum * held, 1e-30));
     }
   }
 }

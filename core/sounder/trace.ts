@@ -1,5 +1,5 @@
 import { absorptionOf, soundSpeedOf } from '@/core/water';
-import type { Face, Rig } from '@/core/rig';
+import { facePulse, rangeResolution, type Face, type Rig } from '@/core/rig';
 import type { Scene, Track } from '@/core/scene';
 import { framesOf } from './frame';
 import { patternTable } from './patternTable';
@@ -54,7 +54,18 @@ export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, fa
     soundSpeedMps,
     absorptionDbPerM,
     pingCount: track.timeS.length,
-    points: tracePoints(scene, track, frames, face, pattern, soundSpeedMps, absorptionDbPerM, bed.mirror),
+    points: tracePoints(
+      scene,
+      track,
+      frames,
+      face,
+      pattern,
+      soundSpeedMps,
+      absorptionDbPerM,
+      bed.mirror,
+      rangeResolution(facePulse(face), soundSpeedMps),
+      traceM,
+    ),
     binM,
     binCount,
     bed,

@@ -32,6 +32,13 @@ const PHASES = 4096;
 const COS = Float64Array.from({ length: PHASES }, (_, i) => Math.cos((2 * Math.PI * i) / PHASES));
 const SIN = Float64Array.from({ length: PHASES }, (_, i) => Math.sin((2 * Math.PI * i) / PHASES));
 
+/** The same coarser for crowds, cosine and sine side by side, small enough for the nearest memory. */
+const CROWD_PHASES = 2048;
+const TURN = Float32Array.from({ length: 2 * CROWD_PHASES }, (_, i) => {
+  const angle = (2 * Math.PI * ((i >> 1) + 0.5)) / CROWD_PHASES;
+  return i % 2 === 0 ? Math.cos(angle) : Math.sin(angle);
+});
+
 /** Absorption by range at this step; between two entries it is linear. */
 const LOSS_STEP_M = 0.25;
 
@@ -91,12 +98,28 @@ interface Aim {
 }
 
 /**
- * Adds the many points of one body to a ping.
+ * The many small echoes of one ping, summed as complex pressure in range bins an eighth of the resolution fine: within a bin
+ * they arrive together as far as the pulse can tell.
+ */
+interface Crowd {
+  perM: number;
+  re: Float64Array;
+  im: Float64Array;
+  /** First and last bin in use. */
+  from: number;
+  to: number;
+}
+
+/** Bins of a crowd to one resolution. */
+const BINS_PER_ECHO = 8;
+
+/**
+ * Adds the many points of one body to a ping's crowd.
  * @param points x, y, z (and pressure ratio when `stride` is 4) a point @param sway displacement at swing 1, 3 a point, or empty
  * @param swing of each quarter of the points
  */
 function cast(
-  list: PointList,
+  crowd: Crowd,
   aim: Aim,
   points: Float32Array,
   stride: 3 | 4,
@@ -108,15 +131,16 @@ function cast(
   z: number,
 ): void {
   const count = points.length / stride;
-  list.reserve(count);
-  const { range: outRange, re: outRe, im: outIm } = list;
-  let out = list.count;
+  const { re: outRe, im: outIm, perM } = crowd;
+  const most = outRe.length - 1;
   const { ax, ay, az, bx, by, bz, ch, sh, reach, loss, turnsPerM, pattern } = aim;
   const { round, along, athwart, perAlong, perAthwart, span } = pattern;
   // Looked up once: in here a lookup through the module would cost more than the work.
-  const [cosOf, sinOf, perLoss, phases, faintest] = [COS, SIN, 1 / LOSS_STEP_M, PHASES, FAINTEST_OF_MANY];
+  const [turn, perLoss, phases, faintest] = [TURN, 1 / LOSS_STEP_M, CROWD_PHASES, FAINTEST_OF_MANY];
   const sways = sway.length > 0;
   const { sqrt } = Math;
+  let from = crowd.from;
+  let to = crowd.to;
   for (let n = 0; n < count; n++) {
     const i = stride * n;
     let px = x + points[i]!;
@@ -129,8 +153,8 @@ function cast(
       pz += w * sway[i + 2]!;
     }
     const ahead = px * ch + py * sh;
-    const most = reach * pz;
-    if (ahead > most || ahead < -most) continue;
+    const far = reach * pz;
+    if (ahead > far || ahead < -far) continue;
     const range = sqrt(px * px + py * py + pz * pz);
     const inverse = 1 / range;
     const u = (px * ax + py * ay + pz * az) * inverse;
@@ -149,19 +173,40 @@ function cast(
       two *= fore + (along[k + 1]! - fore) * (at - k);
     }
     if (two < faintest) continue;
-    at = range * perLoss;
-    k = at | 0;
-    const near = loss[k]!;
+    const bin = (range * perM) | 0;
+    if (bin > most) continue;
     const own = stride === 4 ? points[i + 3]! : 1;
-    const a = amplitude * own * two * (near + (loss[k + 1]! - near) * (at - k)) * inverse * inverse;
+    const a = amplitude * own * two * loss[(range * perLoss + 0.5) | 0]! * inverse * inverse;
     const cycles = turnsPerM * range;
-    k = ((cycles - (cycles | 0)) * phases) | 0;
-    outRange[out] = range;
-    outRe[out] = a * cosOf[k]!;
-    outIm[out] = a * sinOf[k]!;
-    out++;
+    k = (((cycles - (cycles | 0)) * phases) | 0) << 1;
+    outRe[bin]! += a * turn[k]!;
+    outIm[bin]! += a * turn[k + 1]!;
+    if (bin < from) from = bin;
+    if (bin > to) to = bin;
   }
-  list.count = out;
+  crowd.from = from;
+  crowd.to = to;
+}
+
+/** Puts a ping's crowd on the list, a point a bin in use, and empties it. */
+function settle(crowd: Crowd, list: PointList): void {
+  const { re, im, perM } = crowd;
+  if (crowd.to < crowd.from) return;
+  list.reserve(crowd.to - crowd.from + 1);
+  let count = list.count;
+  for (let bin = crowd.from; bin <= crowd.to; bin++) {
+    const x = re[bin]!;
+    const y = im[bin]!;
+    if (x === 0 && y === 0) continue;
+    list.range[count] = (bin + 0.5) / perM;
+    list.re[count] = x;
+    list.im[count] = y;
+    count++;
+    re[bin] = im[bin] = 0;
+  }
+  list.count = count;
+  crowd.from = re.length;
+  crowd.to = -1;
 }
 
 /**
@@ -169,6 +214,7 @@ function cast(
  * their tilt against the beam, bait one by one, cover, gear, drifters and the mirror part of the bed.
  * @param mirror per ping: x and y of the bed's mirror point from the face, its depth under the face, and its pressure
  * ratio at the range r before 1/r² (0 = none); four a ping
+ * @param resolutionM how far apart in range two echoes are told apart, m @param farM beyond this crowds are not followed, m
  */
 export function tracePoints(
   scene: Scene,
@@ -179,6 +225,8 @@ export function tracePoints(
   soundSpeedMps: number,
   absorptionDbPerM: number,
   mirror: Float32Array,
+  resolutionM: number,
+  farM: number,
 ): PointEchoes {
   const pings = track.timeS.length;
   const list = new PointList();
@@ -244,6 +292,15 @@ export function tracePoints(
     Math.pow(10, fishTargetStrength(c.lengthM, face.frequencyHz, c.bladder) / 20),
   );
   const place = new Float64Array(6);
+  const perM = BINS_PER_ECHO / resolutionM;
+  const bins = Math.ceil(farM * perM) + 1;
+  const crowd: Crowd = {
+    perM,
+    re: new Float64Array(bins),
+    im: new Float64Array(bins),
+    from: bins,
+    to: -1,
+  };
   const swing = new Float64Array(4);
   const aim: Aim = { ax, ay, az, bx, by, bz, ch: 1, sh: 0, reach, pattern, loss, turnsPerM };
 
@@ -324,7 +381,7 @@ export function tracePoints(
       const dx = cover.x - x0;
       const dy = cover.y - y0;
       if (Math.abs(dx * ch + dy * sh) > reach * (cover.footM - heave) + cover.radiusM) continue;
-      cast(list, aim, cover.points, 4, STILL, STILL_SWING, 1, -x0, -y0, -heave);
+      cast(crowd, aim, cover.points, 4, STILL, STILL_SWING, 1, -x0, -y0, -heave);
     }
     for (let k = 0; k < scene.clouds.length; k++) {
       const cloud = scene.clouds[k]!;
@@ -340,8 +397,9 @@ export function tracePoints(
       swing[1] = sin(1.13 * turn + 1.7);
       swing[2] = sin(0.91 * turn + 3.1);
       swing[3] = sin(1.31 * turn + 4.4);
-      cast(list, aim, cloud.offsets, 3, cloud.sway, swing, baitAmplitude[k]!, dx, dy, dz);
+      cast(crowd, aim, cloud.offsets, 3, cloud.sway, swing, baitAmplitude[k]!, dx, dy, dz);
     }
+    settle(crowd, list);
   }
   start[pings] = list.count;
   return {

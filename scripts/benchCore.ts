@@ -1,0 +1,137 @@
+/** Prints how fast the core simulates and draws on this machine; `npm run bench` runs it before the browser's part. */
+import { drawPicture, newDesk, paletteTable, PLAIN_SETTINGS, type Settings } from '@/core/picture';
+import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
+import { layTrack, makeScene, recipeOf, thinned, timeOf, type Track } from '@/core/scene';
+import { seededRandom } from '@/core/maths';
+import { soundChannel, traceEchoes, type SoundingRequest } from '@/core/sounder';
+import type { Recording } from '@/core/recording';
+
+const PINGS = 800;
+const ROUNDS = 7;
+
+const median = (list: number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1]!;
+
+/** Median time of a piece of work, ms, after one run to warm up. */
+function timed(work: () => unknown): number {
+  work();
+  return median(
+    Array.from({ length: ROUNDS }, () => {
+      const begun = performance.now();
+      work();
+      return performance.now() - begun;
+    }),
+  );
+}
+
+interface Job {
+  name: string;
+  request: SoundingRequest;
+  track: Track;
+  face: Face;
+}
+
+function job(name: string, sceneId: string, face: Face, farM: number): Job {
+  const recipe = recipeOf(sceneId);
+  const pingRate = PINGS / timeOf(recipe.legs);
+  const track = layTrack(
+    { legs: recipe.legs, pingRate: pingRate * 1.0001, windMps: recipe.windMps },
+    seededRandom(1),
+  );
+  const scene = makeScene(sceneId, 1);
+  return {
+    name,
+    face,
+    track,
+    request: { scene, track, rig: GENERIC_RIG, faces: [face], pingRate, farM, seed: 1 },
+  };
+}
+
+const [cone50] = transducerOf('offshore-50-200').faces as [Face];
+const [cone200] = transducerOf('twin-83-200').faces as [Face];
+const [slice] = transducerOf('imaging').faces as [Face];
+const JOBS = [
+  job('round beam', 'wide-school', cone50, 88.5),
+  job('round beam', 'wide-school', cone200, 73.5),
+  job('slice', 'weed-edge', slice, 8.82),
+  job('slice', 'vendace-hunted', slice, 29.4),
+];
+
+for (const { name, request, track, face } of JOBS) {
+  const channel = soundChannel(request, face);
+  const geometry = traceEchoes(request.scene, track, GENERIC_RIG, face, request.farM);
+  const whole = timed(() => soundChannel(request, face));
+  const again = timed(() => soundChannel(request, face, geometry));
+  const coarseTrack = thinned(track, 4);
+  const coarse = timed(() => soundChannel({ ...request, track: coarseTrack }, face));
+  const perPing = (geometry.points.rangeM.length / PINGS).toFixed(0);
+  console.log(
+    `${name}, ${request.scene.id}, ${channel.pingCount} pings × ${channel.sampleCount} samples, ${perPing} points a ping: ` +
+      `${whole.toFixed(0)} ms; pulse, power or noise changed ${again.toFixed(0)} ms (${Math.round((100 * again) / whole)} %); ` +
+      `a coarse first picture ${coarse.toFixed(0)} ms`,
+  );
+}
+
+const { request, face, track } = JOBS[0]!;
+const recording: Recording = {
+  version: 1,
+  title: '',
+  pingRate: request.pingRate,
+  origin: { latitudeDeg: 0, longitudeDeg: 0 },
+  navigation: {
+    timeS: track.timeS,
+    eastM: track.xM,
+    northM: track.yM,
+    speedMps: track.speedMps,
+    headingRad: track.headingRad,
+    pitchRad: track.pitchRad,
+    rollRad: track.rollRad,
+    heaveM: track.heaveM,
+    temperatureC: new Float32Array(PINGS),
+    supplyV: new Float32Array(PINGS),
+  },
+  channels: [soundChannel(request, face)],
+};
+const screen = { rows: 600, columns: 800 };
+const nowS = track.timeS[PINGS - 1]!;
+const plain: Settings = {
+  ...PLAIN_SETTINGS,
+  faceId: face.id,
+  rangeM: 88,
+  chartSpeed: request.pingRate,
+  pingRate: request.pingRate,
+};
+const full: Settings = {
+  ...plain,
+  gainMode: 'auto',
+  otherSounders: 2,
+  noiseRejection: 3,
+  topWater: 3,
+  averaging: 2,
+  bedRamp: true,
+  sharpening: 1,
+};
+const desk = newDesk();
+const { steps } = drawPicture(recording, plain, screen, nowS, desk);
+const { rgba } = paletteTable('ink');
+const pixels = new Uint32Array(steps.length);
+const bare = timed(() => {
+  for (let i = 0; i < steps.length; i++) pixels[i] = rgba[steps[i]!]!;
+});
+let gainDb = 0;
+const dial = timed(() => drawPicture(recording, { ...plain, gainDb: gainDb++ % 10 }, screen, nowS, desk));
+const dialFull = timed(() => drawPicture(recording, { ...full, gainDb: gainDb++ % 10 }, screen, nowS, desk));
+const chain = timed(() => drawPicture(recording, full, screen, nowS, newDesk()));
+const times = (ms: number): string => `${ms.toFixed(1)} ms, ${(ms / bare).toFixed(0)} × a bare table look-up`;
+console.log(`display chain, 600 rows × 800 columns: a display dial, plain ${times(dial)}`);
+console.log(`  the same with every step switched on ${times(dialFull)}`);
+console.log(
+  `  every step from nothing, ping filters and all ${times(chain)} (the look-up: ${bare.toFixed(2)} ms)`,
+);
+
+// Live: a second of 15 pings on a cone and a slice over a scene of the usual kind, and the picture drawn anew for each.
+const live = [cone200, slice].map((f) => job('live', 'vendace-hunted', f, 24));
+const second = live.reduce((sum, j) => sum + (15 / PINGS) * timed(() => soundChannel(j.request, j.face)), 0);
+console.log(
+  `live, two beams at 15 pings a second: the pings ${((100 * second) / 1000).toFixed(1)} % of one core, ` +
+    `with both pictures drawn anew at each ${((100 * (second + 30 * dial)) / 1000).toFixed(0)} %`,
+);
