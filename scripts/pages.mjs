@@ -28,7 +28,7 @@ export async function withApp(work) {
   ensurePackages();
   const executablePath = ensureChromium();
   if (!existsSync('dist/index.html') && !run('node', ['scripts/build.mjs'])) process.exit(1);
-  const server = spawn('npx', ['tsx', 'server/main.ts', '--port', '0'], {
+  const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', '0'], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   /** @type {string} */

@@ -37,14 +37,24 @@ count('lint', run('npm', ['run', '--silent', 'lint']));
 const built = run('node', ['scripts/build.mjs']);
 count('build', built);
 count('types', run('npm', ['run', '--silent', 'types']));
-// The recordings' library comes as a native module, which Jest loads only with this.
-const unit = run('npx', ['jest', '--json', '--outputFile=test-results/unit.json', '--silent=false'], {
-  NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
-});
-add('unit tests', unit, 'test-results/unit.json', (r) => [
-  r.numPassedTests,
-  r.numFailedTests + r.numRuntimeErrorTestSuites,
-]);
+for (const [project, options] of [
+  // The recordings' library comes as a native module, which Jest loads only with this.
+  ['core', '--experimental-vm-modules --no-warnings'],
+  ['interface', ''],
+]) {
+  const report = `test-results/${project}.json`;
+  const ok = run(
+    'npx',
+    ['jest', '--selectProjects', project, '--json', `--outputFile=${report}`, '--silent=false'],
+    {
+      NODE_OPTIONS: options,
+    },
+  );
+  add(`unit tests of ${project}`, ok, report, (r) => [
+    r.numPassedTests,
+    r.numFailedTests + r.numRuntimeErrorTestSuites,
+  ]);
+}
 if (built) {
   const browser = run('npx', ['playwright', 'test'], { CHROMIUM });
   add('browser tests', browser, 'test-results/e2e.json', (r) => [

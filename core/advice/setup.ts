@@ -3,7 +3,7 @@ import type { Settings } from '@/core/picture';
 import { PALETTE_BOTTOM_DB, PLAIN_SETTINGS } from '@/core/picture';
 import { cleanPingRate, type Rig, waterPerColumn, waterPerRow } from '@/core/rig';
 import type { Brief } from './brief';
-import { bedEchoesHeard, predict, verdictOf, type Prediction } from './prediction';
+import { bedEchoesHeard, bedEchoMargin, predict, verdictOf, type Prediction } from './prediction';
 
 /** Why a line of the setup is what it is: the rule's name and its numbers; words are the interface's. */
 export type Because =
@@ -26,7 +26,12 @@ export type Because =
   | { rule: 'range-bed-and-margin'; bedM: number; marginM: number; rowM: number }
   | { rule: 'gain-few-specks'; share: number; targetOverBottomDb: number }
   | { rule: 'first-colour-back-a-touch'; share: number }
-  | { rule: 'spread-target-in-middle'; targetStrengthDb: number; part: number }
+  | {
+      rule: 'spread-hard-bed-at-top' | 'spread-target-not-too-pale';
+      depthM: number;
+      bedOverBottomDb: number;
+      part: number;
+    }
   | { rule: 'ping-rate-clear-of-late-bed'; limit: number; bedEchoes: number; depthM: number }
   | { rule: 'ping-rate-fastest'; limit: number; bedEchoes: number }
   | { rule: 'chart-column-a-ping'; columnM: number; rowM: number; historyS: number }
@@ -75,8 +80,10 @@ export interface Setup {
 const SPECK_SHARE = 0.01;
 /** "Back a touch": how far the first colour then goes up, dB. */
 const BACK_A_TOUCH_DB = 2;
-/** Where the target should lie between the palette's ends. */
-const TARGET_PART = 0.6;
+/** Share of the colours the target must keep, or it is too pale to be seen in the sun. */
+const LEAST_PART = 0.16;
+/** The bed colours are set by. */
+const HARD_BED = 'gravel';
 /** Pings on a fish below which its mark has no shape. */
 const LEAST_PINGS = 5;
 /** Below this the boat sits still, m/s. */
@@ -170,7 +177,15 @@ export function startSetup(brief: Brief, rig: Rig): Setup {
   const gainDb = clamp(Math.round(PALETTE_BOTTOM_DB - bottom), -30, 40);
   const bottomDb = PALETTE_BOTTOM_DB - gainDb;
   const targetOverBottomDb = targetStrengthDb - bottomDb;
-  const colourSpreadDb = clamp(Math.round(targetOverBottomDb / TARGET_PART), 20, 60);
+  // A hard bed should just reach the strongest colour: less spread and hard and soft bed come out alike, more and colours lie idle.
+  const bedNoiseStrength =
+    budget.noiseLevelDb +
+    40 * Math.log10(brief.toM) +
+    2 * budget.absorptionDbPerM * brief.toM -
+    budget.sourceLevelDb;
+  const bedOverBottomDb = bedEchoMargin(budget, brief.toM, HARD_BED, 1) + bedNoiseStrength - bottomDb;
+  const widest = Math.max(20, targetOverBottomDb / LEAST_PART);
+  const colourSpreadDb = Math.round(clamp(bedOverBottomDb, 20, Math.min(60, widest)));
   const shareAfter = speckShare(bottomDb + BACK_A_TOUCH_DB - noiseStrength, cells);
 
   const calm = brief.windMps < 2;
@@ -216,8 +231,9 @@ export function startSetup(brief: Brief, rig: Rig): Setup {
       control: 'colourSpread',
       value: colourSpreadDb,
       because: {
-        rule: 'spread-target-in-middle',
-        targetStrengthDb,
+        rule: bedOverBottomDb > widest ? 'spread-target-not-too-pale' : 'spread-hard-bed-at-top',
+        depthM: brief.toM,
+        bedOverBottomDb,
         part: clamp(targetOverBottomDb / colourSpreadDb, 0, 1),
       },
     },

@@ -83,8 +83,10 @@ export function becauseWords(b: Because, units: Units): string {
       return `Leaves ${percent(b.share)} of open water at the foot of the window in specks; the fish stands ${db(b.targetOverBottomDb)} over the weakest colour.`;
     case 'first-colour-back-a-touch':
       return `Back a touch from the specks: ${percent(b.share)} of open water are left.`;
-    case 'spread-target-in-middle':
-      return `Puts this fish (${db(b.targetStrengthDb)} target strength) ${Math.round(b.part * 100)}\u00a0% up the colours, with room above for bigger fish and the bed.`;
+    case 'spread-hard-bed-at-top':
+      return `A hard bed at ${units.show('depth', b.depthM, 0)} stands ${db(b.bedOverBottomDb)} over the weakest colour: it just fills the strongest one, so a soft bed looks different. This fish lies ${Math.round(b.part * 100)}\u00a0% up the colours.`;
+    case 'spread-target-not-too-pale':
+      return `No wider, so that this fish keeps ${Math.round(b.part * 100)}\u00a0% of the colours and is not too pale. A hard bed at ${units.show('depth', b.depthM, 0)}, ${db(b.bedOverBottomDb)} over the weakest colour, fills the strongest.`;
     case 'ping-rate-clear-of-late-bed':
       return `Faster than ${perSecond(b.limit)}, one of ${b.bedEchoes} bed echoes strong enough to be heard would come back into the next ping and draw a false bed.`;
     case 'ping-rate-fastest':
