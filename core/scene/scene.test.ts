@@ -6,6 +6,7 @@ import {
   fishAt,
   gearAt,
   makeScene,
+  recipeOf,
   SCENES,
   soakLoss,
   swimAt,
@@ -264,6 +265,14 @@ describe('the library', () => {
       expect(cover.topM).toBeLessThan(cover.footM);
       expect(cover.topM).toBeGreaterThan(0);
     }
+  });
+  it.each(SCENES.map((s) => s.id))('%s is pinged slowly enough for all bed echoes', (id) => {
+    const { bed } = makeScene(id, 1);
+    const track = trackOver(id, 1);
+    let deepest = 0;
+    for (let p = 0; p < track.xM.length; p += 5)
+      deepest = Math.max(deepest, bedDepthAt(bed, track.xM[p]!, track.yM[p]!));
+    expect(1440 / (2 * recipeOf(id).pingRate)).toBeGreaterThan(3 * deepest);
   });
   it('names what there is when asked for what there is not', () =>
     expect(() => makeScene('nowhere', 1)).toThrow(/sunk-crib/));

@@ -19,7 +19,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: idlePass(1.8, 130),
     windMps: 4,
     rangeM: 105,
-    pingRate: 4,
+    pingRate: 2.5,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 1.5, 60);
@@ -49,7 +49,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: drift(0.9, 120),
     windMps: 3,
     rangeM: 72,
-    pingRate: 5,
+    pingRate: 3.6,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 0.8, 70);
@@ -100,7 +100,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: idlePass(2.2, 130),
     windMps: 5,
     rangeM: 170,
-    pingRate: 4,
+    pingRate: 1.5,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 3, 120);
@@ -113,8 +113,8 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
       return {
         ...openWater(recipe, bed),
         layers: [
-          { depthM: 58, thicknessM: 7, svDb: -66, swellM: 4, swellLengthM: 160, patchDb: 6 },
-          { depthM: 96, thicknessM: 4, svDb: -70, swellM: 3, swellLengthM: 110, patchDb: 6 },
+          { depthM: 58, thicknessM: 7, svDb: -56, swellM: 4, swellLengthM: 160, patchDb: 6 },
+          { depthM: 96, thicknessM: 4, svDb: -62, swellM: 3, swellLengthM: 110, patchDb: 6 },
         ],
         fish: Array.from({ length: 8 }, (_, i) =>
           cruising(
@@ -137,7 +137,7 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     legs: drift(1, 110),
     windMps: 4,
     rangeM: 80,
-    pingRate: 5,
+    pingRate: 3.2,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 1, 80);

@@ -651,7 +651,7 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     legs: planing(9, 60),
     windMps: 2,
     rangeM: 24,
-    pingRate: 14,
+    pingRate: 11,
     build(random, recipe) {
       const way = wayOf(recipe.legs);
       const rough = swells(random, 1.5, 90);
