@@ -37,11 +37,13 @@ count('lint', run('npm', ['run', '--silent', 'lint']));
 const built = run('node', ['scripts/build.mjs']);
 count('build', built);
 count('types', run('npm', ['run', '--silent', 'types']));
-for (const [project, options] of [
+/** @type {[project: string, nodeOptions: string][]} */
+const PROJECTS = [
   // The recordings' library comes as a native module, which Jest loads only with this.
   ['core', '--experimental-vm-modules --no-warnings'],
   ['interface', ''],
-]) {
+];
+for (const [project, options] of PROJECTS) {
   const report = `test-results/${project}.json`;
   const ok = run(
     'npx',

@@ -4,79 +4,13 @@ import { fishLengthOf, lengthFactorOf, PASS_SPREAD_DB } from '@/core/water';
 import { excessOf } from './background';
 import { trackBed } from './bedLine';
 import { findClouds, type CloudOutline } from './clouds';
-import { fitCrossing, type Crossing } from './crossing';
 import type { BedLine, CloudFinding, Finding, FishFinding, MarkShape, Reading, Reason } from './findings';
-import { followEchoes, type Track } from './tracks';
+import { fitted, joinPieces, type Fitted } from './pieces';
+import { followEchoes } from './tracks';
+import { workingChannel } from './workingChannel';
 
 /** Pings a mark needs: two may be another sounder's, three in step are not. */
 const LEAST_PINGS = 3;
-
-/** A track with the curve fitted to it. */
-interface Fitted {
-  track: Track;
-  times: number[];
-  curve: Crossing | null;
-}
-
-function fitted(track: Track, timeS: Float64Array, speed: number): Fitted {
-  const times = track.pings.map((p) => timeS[p]!);
-  return { track, times, curve: fitCrossing(times, track.rangeM, speed) };
-}
-
-function joined(a: Track, b: Track): Track {
-  const order = [
-    ...a.pings.map((ping, i) => ({ from: a, ping, i })),
-    ...b.pings.map((ping, i) => ({ from: b, ping, i })),
-  ].sort((x, y) => x.ping - y.ping);
-  return {
-    pings: order.map((o) => o.ping),
-    rangeM: order.map((o) => o.from.rangeM[o.i]!),
-    thickM: order.map((o) => o.from.thickM[o.i]!),
-    overDb: order.map((o) => o.from.overDb[o.i]!),
-    peakSample: order.map((o) => o.from.peakSample[o.i]!),
-  };
-}
-
-/**
- * Puts the pieces of one mark together: a piece joins another when its ranges lie on the other's curve, or when both
- * curves have the same nearest point (the two legs of an arch whose middle faded).
- */
-function joinPieces(
-  pieces: Fitted[],
-  timeS: Float64Array,
-  speed: number,
-  { resolutionM: pulseM, beam }: Channel,
-): Fitted[] {
-  // A curve is only believed as far out as a strong fish can still be in the beam.
-  const reach = Math.tan(Math.min(1.2, 0.9 * beam.alongRad));
-  const sorted = pieces.slice().sort((a, b) => b.track.pings.length - a.track.pings.length);
-  const out: Fitted[] = [];
-  for (const piece of sorted) {
-    let home = -1;
-    for (let k = 0; k < out.length && home < 0; k++) {
-      const curve = out[k]!.curve;
-      if (!curve) continue;
-      const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
-      if (away > reach * curve.nearestRangeM) continue;
-      const offs = piece.times.map((t, i) =>
-        Math.abs(
-          piece.track.rangeM[i]! - Math.hypot(curve.nearestRangeM, curve.speedMps * (t - curve.nearestTimeS)),
-        ),
-      );
-      const sameCurve = median(offs) < 1.5 * pulseM;
-      const own = piece.curve;
-      const sameApex =
-        own !== null &&
-        own.offM < pulseM &&
-        Math.abs(own.nearestRangeM - curve.nearestRangeM) < 2.5 * pulseM &&
-        Math.abs(own.nearestTimeS - curve.nearestTimeS) * speed < 0.12 * curve.nearestRangeM;
-      if (sameCurve || sameApex) home = k;
-    }
-    if (home < 0) out.push(piece);
-    else out[home] = fitted(joined(out[home]!.track, piece.track), timeS, speed);
-  }
-  return out;
-}
 
 /** Rise of the mark from its outer ends to its nearest point, m, either side. */
 function legs(f: Fitted, nearest: number, apexS: number): { before: number; after: number } {
@@ -287,7 +221,8 @@ function belongsToCloud(
  * Reads one channel: the bed, single marks and clouds, nearest in time first. Uses pings, the channel and the boat's
  * own instruments, and nothing else; works on uncalibrated levels too, where strengths stay relative.
  */
-export function readChannel(recording: Recording, channel: Channel): Reading {
+export function readChannel(recording: Recording, measured: Channel): Reading {
+  const channel = workingChannel(measured);
   const { timeS, speedMps } = recording.navigation;
   const speed = median(Array.from(speedMps));
   const bed = trackBed(channel);

@@ -6,6 +6,9 @@ import { topMess } from './topMess';
 /** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
 const BEGIN_DB = 11;
 const GO_ON_DB = 8;
+/** In the mess under the surface it must stand this much farther out, dB; nearer than this nothing is sought, m. */
+const IN_MESS_DB = 12;
+const TOP_M = 1;
 /** Pings a track may be missing before it ends. */
 const GAP_PINGS = 3;
 /** Thickness beyond which an echo is not one target's, pulse lengths. */
@@ -37,6 +40,7 @@ function peaksOf(
   taken: Uint8Array,
   p: number,
   firstSample: number,
+  messSample: number,
   endSample: number,
   out: Peak[],
 ): void {
@@ -45,7 +49,8 @@ function peaksOf(
   const reach = Math.max(1, Math.round((0.6 * channel.resolutionM) / step));
   out.length = 0;
   for (let j = Math.max(1, firstSample); j < endSample; j++) {
-    const here = over[row + j]!;
+    // In the mess under the surface an echo counts by what it has over a mark's usual due.
+    const here = over[row + j]! - (j < messSample ? IN_MESS_DB : 0);
     if (here < GO_ON_DB || taken[row + j] === 1) continue;
     let highest = true;
     for (let k = Math.max(0, j - reach); k <= Math.min(n - 1, j + reach) && highest; k++)
@@ -82,7 +87,8 @@ interface Open extends Track {
 export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, taken: Uint8Array): Track[] {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
-  const first = Math.ceil((topMess(channel, bed) - channel.firstRangeM) / step);
+  const mess = Math.ceil((topMess(channel, bed) - channel.firstRangeM) / step);
+  const first = Math.ceil((TOP_M - channel.firstRangeM) / step);
   const done: Track[] = [];
   let open: Open[] = [];
   const peaks: Peak[] = [];
@@ -92,7 +98,7 @@ export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, tak
       bedRange === bedRange
         ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)
         : n - 1;
-    peaksOf(channel, excess.overDb, taken, p, first, Math.min(n - 1, end), peaks);
+    peaksOf(channel, excess.overDb, taken, p, first, mess, Math.min(n - 1, end), peaks);
     const used = new Uint8Array(peaks.length);
     // The longest tracks choose first: they foretell best.
     open.sort((x, y) => y.pings.length - x.pings.length);

@@ -1,0 +1,116 @@
+import { median } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import { fitCrossing, type Crossing } from './crossing';
+import type { Track } from './tracks';
+
+/** A track with the curve fitted to it. */
+export interface Fitted {
+  track: Track;
+  times: number[];
+  curve: Crossing | null;
+}
+
+export function fitted(track: Track, timeS: Float64Array, speed: number): Fitted {
+  const times = track.pings.map((p) => timeS[p]!);
+  return { track, times, curve: fitCrossing(times, track.rangeM, speed) };
+}
+
+function joined(a: Track, b: Track): Track {
+  const order = [
+    ...a.pings.map((ping, i) => ({ from: a, ping, i })),
+    ...b.pings.map((ping, i) => ({ from: b, ping, i })),
+  ].sort((x, y) => x.ping - y.ping);
+  return {
+    pings: order.map((o) => o.ping),
+    rangeM: order.map((o) => o.from.rangeM[o.i]!),
+    thickM: order.map((o) => o.from.thickM[o.i]!),
+    overDb: order.map((o) => o.from.overDb[o.i]!),
+    peakSample: order.map((o) => o.from.peakSample[o.i]!),
+  };
+}
+
+const peakOver = (track: Track): number => track.overDb.reduce((a, b) => Math.max(a, b), -Infinity);
+
+/** How far the parts of one body lie apart in range when it is seen aslant, m. */
+const BODY_M = 0.45;
+/** A body's lesser parts are this much weaker, dB. */
+const LESSER_DB = 3;
+/** What comes in by the beam's side lobes is at least this much weaker than in its main lobe, dB. */
+const SIDE_LOBE_DB = 14;
+/** Beyond this off the axis nothing is looked for, as a tangent. */
+const FARTHEST = Math.tan((65 * Math.PI) / 180);
+
+/** Whether a piece runs beside a mark through the same pings as a lesser part of the same body does. */
+function besideIt(piece: Fitted, mark: Fitted, pulseM: number): boolean {
+  const at = new Map(mark.track.pings.map((p, i) => [p, mark.track.rangeM[i]!]));
+  const apart: number[] = [];
+  piece.track.pings.forEach((p, i) => {
+    const range = at.get(p);
+    if (range !== undefined) apart.push(Math.abs(piece.track.rangeM[i]! - range));
+  });
+  return (
+    apart.length >= 0.5 * piece.track.pings.length &&
+    median(apart) < Math.max(2.5 * pulseM, BODY_M) &&
+    peakOver(piece.track) < peakOver(mark.track) - LESSER_DB
+  );
+}
+
+/**
+ * Puts the pieces of one mark together: a piece joins another when its ranges lie on the other's curve, or when both
+ * curves have the same nearest point (the two legs of an arch whose middle faded). Lesser parts of the same body, and faint
+ * legs far out that the side lobes of the beam bring in, are taken for the mark's own and add nothing to it.
+ */
+export function joinPieces(
+  pieces: Fitted[],
+  timeS: Float64Array,
+  speed: number,
+  { resolutionM: pulseM, beam }: Channel,
+): Fitted[] {
+  // A curve is only believed as far out as a strong fish can still be in the beam.
+  const reach = Math.tan(Math.min(1.2, 0.9 * beam.alongRad));
+  const sorted = pieces.slice().sort((a, b) => b.track.pings.length - a.track.pings.length);
+  const out: Fitted[] = [];
+  for (const piece of sorted) {
+    let home = -1;
+    let own = false;
+    for (let k = 0; k < out.length && home < 0 && !own; k++) {
+      const mark = out[k]!;
+      const { curve } = mark;
+      if (besideIt(piece, mark, pulseM)) {
+        own = true;
+        break;
+      }
+      if (!curve) continue;
+      const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
+      if (away > FARTHEST * curve.nearestRangeM) continue;
+      const offs = piece.times.map((t, i) =>
+        Math.abs(
+          piece.track.rangeM[i]! - Math.hypot(curve.nearestRangeM, curve.speedMps * (t - curve.nearestTimeS)),
+        ),
+      );
+      const off = median(offs);
+      const rise = median(piece.track.rangeM.map((r) => r - curve.nearestRangeM));
+      // The farther out, the less well the curve is known.
+      if (
+        off < Math.max(1.5 * pulseM, 0.1) + 0.12 * Math.max(0, rise) &&
+        peakOver(piece.track) < peakOver(mark.track) - SIDE_LOBE_DB
+      ) {
+        own = true;
+        break;
+      }
+      if (away > reach * curve.nearestRangeM) continue;
+      const sameCurve = off < 1.5 * pulseM;
+      const fit = piece.curve;
+      const sameApex =
+        fit !== null &&
+        fit.offM < pulseM &&
+        Math.abs(fit.nearestRangeM - curve.nearestRangeM) < 2.5 * pulseM &&
+        Math.abs(fit.nearestTimeS - curve.nearestTimeS) * speed < 0.12 * curve.nearestRangeM;
+      if (sameCurve || sameApex) home = k;
+    }
+    if (own) continue;
+    if (home < 0) out.push(piece);
+    else out[home] = fitted(joined(out[home]!.track, piece.track), timeS, speed);
+  }
+  return out;
+}

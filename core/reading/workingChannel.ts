@@ -1,0 +1,32 @@
+import type { Channel } from '@/core/recording';
+
+/** Finer than this nothing is read: a fish is longer, and a body resolved into its parts is still one fish. m */
+const STEP_M = 0.04;
+
+/**
+ * A channel at the fineness reading works at: of a finely sampled one each group of samples keeps its strongest, so that the
+ * parts of one body and the range side lobes of a swept pulse come together. A coarse one is returned as it is.
+ */
+export function workingChannel(channel: Channel): Channel {
+  const group = Math.floor(STEP_M / channel.sampleStepM);
+  if (group < 2) return channel;
+  const { pingCount, sampleCount: n, levelDb } = channel;
+  const sampleCount = Math.floor(n / group);
+  const out = new Float32Array(pingCount * sampleCount);
+  for (let p = 0; p < pingCount; p++)
+    for (let j = 0; j < sampleCount; j++) {
+      const from = p * n + j * group;
+      let most = levelDb[from]!;
+      for (let k = 1; k < group; k++) if (levelDb[from + k]! > most) most = levelDb[from + k]!;
+      out[p * sampleCount + j] = most;
+    }
+  const sampleStepM = group * channel.sampleStepM;
+  return {
+    ...channel,
+    firstRangeM: channel.firstRangeM,
+    sampleStepM,
+    sampleCount,
+    levelDb: out,
+    resolutionM: Math.max(channel.resolutionM, 2 * sampleStepM),
+  };
+}

@@ -1,0 +1,152 @@
+import { seededRandom, type Random } from '@/core/maths';
+import { GENERIC_RIG, TRANSDUCERS, type Face } from '@/core/rig';
+import type { Recording } from '@/core/recording';
+import {
+  baitCloud,
+  cruising,
+  drift,
+  emptyScene,
+  holding,
+  idlePass,
+  layBed,
+  layTrack,
+  type Fish,
+  type Leg,
+  type Scene,
+  type Track,
+} from '@/core/scene';
+import { simulate } from '@/core/sounder';
+import { BED_MATERIALS, type BedMaterial } from '@/core/water';
+
+/** One pass of made water and what its sounder recorded. */
+export interface MadePass {
+  scene: Scene;
+  track: Track;
+  face: Face;
+  recording: Recording;
+}
+
+/** How a pass departs from the usual. */
+export interface Conditions {
+  excessNoiseDb?: number;
+  windMps?: number;
+  speedMps?: number;
+  otherSounder?: boolean;
+}
+
+const CONES = TRANSDUCERS.flatMap((t) => t.faces).filter(
+  (f) => f.beam.shape === 'cone' && f.frequencyHz >= 80e3,
+);
+
+/** Fish that keep clear of each other and of the bed: one every `slot` of the way. */
+function spreadFish(
+  random: Random,
+  count: number,
+  wayM: number,
+  speed: number,
+  depth: (x: number) => number,
+): Fish[] {
+  return Array.from({ length: count }, (_, i) => {
+    const x = ((i + 0.5 + 0.3 * (random.uniform() - 0.5)) / count) * wayM;
+    const floor = depth(x);
+    const z = 1.8 + (0.9 * floor - 2.3) * random.uniform();
+    const size = {
+      lengthM: random.between(0.15, 0.8),
+      bladder: random.uniform() < 0.7 ? ('closed' as const) : ('open' as const),
+    };
+    const place = [x, 0.16 * z * random.between(-1, 1), z] as const;
+    if (random.uniform() < 0.4) return holding(size, place, random);
+    const way = random.between(0, 2 * Math.PI);
+    const pace = random.between(0.05, 0.45);
+    return cruising(
+      size,
+      x / speed,
+      place,
+      [pace * Math.cos(way), pace * Math.sin(way), 0.04 * random.normal()],
+      random,
+    );
+  });
+}
+
+/** A pass of singles, and now and then a cloud, over a bed of one material or two; every seed another. */
+export function madePass(seed: number, conditions: Conditions = {}): MadePass {
+  const random = seededRandom(seed).fork('accuracy');
+  const deepest = random.between(5, 32);
+  const speed = conditions.speedMps ?? random.between(0.8, 2);
+  const durationS = 70;
+  const wayM = speed * durationS;
+  const slope = random.between(-0.06, 0.06);
+  const phase = random.between(0, 6);
+  const length = random.between(18, 60);
+  const rough = 0.02 * deepest;
+  const materials: BedMaterial[] = [
+    BED_MATERIALS[random.integer(BED_MATERIALS.length)]!,
+    BED_MATERIALS[random.integer(BED_MATERIALS.length)]!,
+  ];
+  const reach = 1.3 * deepest + 10;
+  const bed = layBed(
+    {
+      originXM: -reach,
+      originYM: -reach,
+      widthM: wayM + 2 * reach,
+      heightM: 2 * reach,
+      cellM: Math.max(0.4, deepest / 36),
+    },
+    (x, y) =>
+      deepest * 0.93 +
+      slope * (x - wayM / 2) * Math.min(1, deepest / 15) +
+      rough * Math.sin((2 * Math.PI * (x + 0.3 * y)) / length + phase),
+    (x) => materials[x < wayM / 2 ? 0 : 1]!,
+  );
+  const windMps = conditions.windMps ?? random.between(0, 4);
+  const depthAt = (x: number): number =>
+    deepest * 0.93 + slope * (x - wayM / 2) * Math.min(1, deepest / 15) - rough;
+  const face = CONES[random.integer(CONES.length)]!;
+  const cloudy = random.uniform() < 0.35;
+  const cloudX = random.between(0.3, 0.7) * wayM;
+  const fish = spreadFish(random, 7, wayM, speed, depthAt).filter(
+    (f) => !cloudy || Math.abs(f.path[1]! - cloudX) > 0.9 * deepest,
+  );
+  const scene: Scene = {
+    ...emptyScene({
+      id: 'accuracy',
+      title: 'accuracy',
+      teaches: '',
+      water: { temperatureC: random.between(6, 22), salinity: 0, thermoclineM: null, windMps },
+      origin: { latitudeDeg: -47.3, longitudeDeg: -124.9 },
+      bed,
+    }),
+    fish,
+    clouds: cloudy
+      ? [
+          baitCloud(
+            {
+              mood: random.uniform() < 0.5 ? 'calm' : 'hunted',
+              place: [cloudX, random.between(-0.5, 0.5), deepest * random.between(0.35, 0.6)],
+              radiusM: random.between(0.1, 0.16) * deepest + 0.4,
+              count: 600,
+              lengthM: random.between(0.06, 0.12),
+              bladder: 'open',
+            },
+            random,
+          ),
+        ]
+      : [],
+    otherSounders: conditions.otherSounder
+      ? [{ pingRate: random.between(6, 12), overNoiseDb: 22, pulseS: 3e-4 }]
+      : [],
+  };
+  const legs: Leg[] = random.uniform() < 0.75 ? idlePass(speed, durationS) : drift(speed, durationS);
+  const pingRate = Math.min(14, 1440 / (6.2 * deepest));
+  const track = layTrack({ legs, pingRate, windMps }, random.fork('waves'));
+  const recording = simulate({
+    scene,
+    track,
+    rig: { ...GENERIC_RIG, excessNoiseDb: conditions.excessNoiseDb ?? random.between(42, 52) },
+    faces: [face],
+    pingRate,
+    farM: 1.25 * deepest + 1,
+    seed,
+  });
+  return { scene, track, face, recording };
+}
