@@ -62,6 +62,62 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
   return { overDb };
 }
 
+/** Window a single mark's own surroundings are taken over: to either side in range, m (no fewer samples than this), and in pings. */
+const ROUND_M = 0.6;
+const ROUND_SAMPLES = 7;
+const ROUND_PINGS = 5;
+/** An echo counts for no more than this in the surroundings of another, dB: what is sought must not hide itself. */
+const ROUND_CAP_DB = 12;
+/** Mean of the logarithm of exponential intensity lies this far under its mean, dB (Euler's constant: 10 γ / ln 10). */
+const LOG_MEAN_UNDER_DB = 2.51;
+
+/**
+ * Excess as a single mark must have it: over the background of its range and over what surrounds it as well, so that the
+ * speckle of a late echo or of life that came and went is not taken for marks. pings × samples, dB.
+ */
+export function singleExcess(channel: Channel, bed: BedLine, { overDb }: Excess): Float32Array {
+  const { pingCount, sampleCount: n, sampleStepM: step } = channel;
+  const half = Math.max(ROUND_SAMPLES, Math.round(ROUND_M / step));
+  const mean = new Float32Array(pingCount * n);
+  const sum = new Float64Array(n + 1);
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * n;
+    const range = bed.rangeM[p]!;
+    const end =
+      range === range ? Math.max(1, Math.min(n, Math.floor((range - channel.firstRangeM) / step) - 3)) : n;
+    for (let j = 0; j < n; j++) {
+      const over = overDb[row + j]!;
+      sum[j + 1] = sum[j]! + (over < ROUND_CAP_DB ? over : ROUND_CAP_DB);
+    }
+    for (let j = 0; j < end; j++) {
+      const a = j < half ? 0 : j - half;
+      const b = j + half + 1 < end ? j + half + 1 : end;
+      mean[row + j] = (sum[b]! - sum[a]!) / (b - a);
+    }
+  }
+  const out = new Float32Array(pingCount * n);
+  const run = new Float64Array(n);
+  let held = 0;
+  for (let p = -ROUND_PINGS; p < pingCount; p++) {
+    const coming = p + ROUND_PINGS;
+    const gone = p - ROUND_PINGS - 1;
+    if (coming < pingCount) {
+      held++;
+      for (let j = 0; j < n; j++) run[j]! += mean[coming * n + j]!;
+    }
+    if (gone >= 0) {
+      held--;
+      for (let j = 0; j < n; j++) run[j]! -= mean[gone * n + j]!;
+    }
+    if (p < 0) continue;
+    for (let j = 0; j < n; j++) {
+      const around = run[j]! / held + LOG_MEAN_UNDER_DB;
+      out[p * n + j] = overDb[p * n + j]! - (around > 0 ? around : 0);
+    }
+  }
+  return out;
+}
+
 /** Mean of five samples, in place: a median over few pings is itself a little ragged. */
 function smoothAlongRange(values: Float32Array, from: number, count: number): void {
   let a = values[from]!;

@@ -1,7 +1,7 @@
 import { clamp, logistic, median } from '@/core/maths';
 import type { Channel, Recording } from '@/core/recording';
 import { fishLengthOf, lengthFactorOf, PASS_SPREAD_DB } from '@/core/water';
-import { excessOf } from './background';
+import { excessOf, singleExcess } from './background';
 import { trackBed } from './bedLine';
 import { findClouds, type CloudOutline } from './clouds';
 import type { BedLine, CloudFinding, Finding, FishFinding, MarkShape, Reading, Reason } from './findings';
@@ -37,6 +37,9 @@ function shapeOf(f: Fitted, pulseM: number, speed: number, nearest: number, apex
 
 /** Nothing read off a screen is surer than this: catching is the proof. */
 const SUREST = 0.98;
+
+/** What is less likely than not is not claimed. */
+const LEAST_CONFIDENCE = 0.5;
 
 const confidenceOf = (evidence: number): number => Math.min(SUREST, logistic(evidence));
 
@@ -228,15 +231,17 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
   const bed = trackBed(channel);
   const excess = excessOf(channel, bed, recording.pingRate);
   const { clouds, taken } = findClouds(channel, bed, excess, recording.pingRate / Math.max(speed, 0.1));
-  const pieces = followEchoes(channel, bed, excess, taken)
+  const pieces = followEchoes(channel, bed, singleExcess(channel, bed, excess), taken)
     .filter((track) => track.pings.length >= LEAST_PINGS)
     .map((track) => fitted(track, timeS, speed));
   const marks = joinPieces(pieces, timeS, speed, channel).filter((f) => f.track.pings.length > LEAST_PINGS);
-  const bait = clouds.map((cloud) => cloudFinding(cloud, 0, channel, recording, bed));
+  const bait = clouds
+    .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed))
+    .filter((cloud) => cloud.confidence >= LEAST_CONFIDENCE);
   const findings: Finding[] = [...bait];
   for (const mark of marks) {
     const finding = fishFinding(mark, 0, channel, recording, bed, speed);
-    if (finding.confidence < 0.5) continue;
+    if (finding.confidence < LEAST_CONFIDENCE) continue;
     if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed))) continue;
     findings.push(finding);
   }

@@ -1,5 +1,4 @@
 import type { Channel } from '@/core/recording';
-import type { Excess } from './background';
 import type { BedLine } from './findings';
 import { topMess } from './topMess';
 
@@ -84,7 +83,12 @@ interface Open extends Track {
  * Follows echoes from ping to ping: each track foretells its next range from its last rate, takes the nearest peak
  * within a pulse length of that, and ends after a few pings without one.
  */
-export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, taken: Uint8Array): Track[] {
+export function followEchoes(
+  channel: Channel,
+  bed: BedLine,
+  overDb: Float32Array,
+  taken: Uint8Array,
+): Track[] {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
   const mess = Math.ceil((topMess(channel, bed) - channel.firstRangeM) / step);
@@ -98,7 +102,7 @@ export function followEchoes(channel: Channel, bed: BedLine, excess: Excess, tak
       bedRange === bedRange
         ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)
         : n - 1;
-    peaksOf(channel, excess.overDb, taken, p, first, mess, Math.min(n - 1, end), peaks);
+    peaksOf(channel, overDb, taken, p, first, mess, Math.min(n - 1, end), peaks);
     const used = new Uint8Array(peaks.length);
     // The longest tracks choose first: they foretell best.
     open.sort((x, y) => y.pings.length - x.pings.length);

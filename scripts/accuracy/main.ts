@@ -23,7 +23,9 @@ function share(good: number, all: number): string {
   return `${p.toFixed(3)} (${Math.max(0, middle - half).toFixed(3)}–${Math.min(1, middle + half).toFixed(3)}, n ${all})`;
 }
 
-const median = (list: number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1] ?? NaN;
+const quantile = (list: number[], q: number): number =>
+  [...list].sort((a, b) => a - b)[Math.floor(q * (list.length - 1))] ?? NaN;
+const median = (list: number[]): number => quantile(list, 0.5);
 
 /**
  * The shape the noise-free mark has: both legs, one, or none that rises by a pulse; null where it lies within a third of
@@ -75,6 +77,7 @@ function run(name: string, conditions: Conditions): void {
   let sizes = 0;
   let sizesInside = 0;
   const factors: number[] = [];
+  const ratios: number[] = [];
   const claims: { confidence: number; right: boolean }[] = [];
   let clouds = 0;
   let cloudsFound = 0;
@@ -137,6 +140,7 @@ function run(name: string, conditions: Conditions): void {
         const [low, , high] = mine.lengthM;
         if (fish.fish.lengthM >= low && fish.fish.lengthM <= high) sizesInside++;
         factors.push(high / mine.lengthM[1]);
+        ratios.push(mine.lengthM[1] / fish.fish.lengthM);
       }
       if (fish.depthM > mine.depthM[0] - 0.05 && fish.depthM < mine.depthM[1] + 0.05) inside++;
     }
@@ -175,7 +179,7 @@ function run(name: string, conditions: Conditions): void {
     `        nearest range within 0.1 m ${share(near, found)}, true depth in its interval ${share(inside, found)}`,
   );
   console.log(
-    `        shape right ${share(shapesRight, shapes)}, length in its spread ${share(sizesInside, sizes)}, median factor ${median(factors).toFixed(2)}`,
+    `        shape right ${share(shapesRight, shapes)}, length in its spread ${share(sizesInside, sizes)}, median factor ${median(factors).toFixed(2)}, read over true ${[0.1, 0.5, 0.9].map((q) => quantile(ratios, q).toFixed(2)).join(' ')}`,
   );
   console.log(`        probabilities of ${claims.length} claims: ${calibration(claims)}`);
   console.log(`  clouds: found ${share(cloudsFound, clouds)}, false ${cloudsFalse}`);
