@@ -1,3 +1,6 @@
+import type { BedShape } from './bedShape';
+import type { BedStretch } from './hardness';
+
 /** The one list of shapes a mark can have. */
 export type MarkShape = 'arch' | 'half' | 'clip' | 'line' | 'thread' | 'streak' | 'dash' | 'dot' | 'nothing';
 
@@ -49,7 +52,7 @@ interface FindingBase {
 export interface FishFinding extends FindingBase {
   kind: 'fish';
   shape: MarkShape;
-  /** Strongest echo as if on the axis, dB re 1 m² when calibrated; a lower bound, since its place in the beam is not known. */
+  /** Its echo as if on the axis, dB re 1 m² when calibrated; corrected for where in the beam it likely passed. */
   strengthDb: number;
   /** Length if it is a fish, m: low, likely, high; null on an uncalibrated recording. */
   lengthM: readonly [number, number, number] | null;
@@ -79,5 +82,8 @@ export interface BedLine {
 export interface Reading {
   channelId: string;
   bed: BedLine;
+  bedShape: BedShape;
+  /** What the bed is made of, stretch by stretch. */
+  hardness: readonly BedStretch[];
   findings: readonly Finding[];
 }

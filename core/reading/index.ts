@@ -11,3 +11,5 @@ export type {
 export { readChannel } from './marks';
 export { trackBed } from './bedLine';
 export { fitCrossing, type Crossing } from './crossing';
+export { bedHardness, firstEchoDb, type BedStretch } from './hardness';
+export { bedShape, type BedShape } from './bedShape';

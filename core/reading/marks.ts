@@ -3,9 +3,12 @@ import type { Channel, Recording } from '@/core/recording';
 import { fishLengthOf, lengthFactorOf, PASS_SPREAD_DB } from '@/core/water';
 import { excessOf, singleExcess } from './background';
 import { trackBed } from './bedLine';
+import { bedShape } from './bedShape';
 import { findClouds, type CloudOutline } from './clouds';
+import { bedHardness } from './hardness';
 import type { BedLine, CloudFinding, Finding, FishFinding, MarkShape, Reading, Reason } from './findings';
 import { fitted, joinPieces, type Fitted } from './pieces';
+import { beamStrength } from './strength';
 import { followEchoes } from './tracks';
 import { workingChannel } from './workingChannel';
 
@@ -34,6 +37,11 @@ function shapeOf(f: Fitted, pulseM: number, speed: number, nearest: number, apex
   if (speed < 0.25) return pings > 40 ? 'line' : 'clip';
   return pings <= 4 ? 'dash' : 'clip';
 }
+
+/** Standard deviation of a fish's strength from not knowing its kind of swim bladder, dB. */
+const KIND_SPREAD_DB = 2;
+/** The stated lengths reach so many standard deviations to either side: 86 of 100. */
+const SIZE_SIGMAS = 1.48;
 
 /** Nothing read off a screen is surer than this: catching is the proof. */
 const SUREST = 0.98;
@@ -83,11 +91,14 @@ function fishFinding(
           channel.calibration.sourceLevelDb
       : level + 40 * Math.log10(range);
   });
-  // The third strongest ping: near the beam's middle, and not a lucky peak of fading.
-  const sorted = strengths.slice().sort((a, b) => b - a);
-  const strengthDb = sorted[Math.min(2, sorted.length - 1)]!;
+  const sinAlong = f.times.map((t, i) =>
+    Math.min(0.95, (Math.abs(t - timeS) * (f.curve?.speedMps ?? speed)) / Math.max(pulseM, track.rangeM[i]!)),
+  );
+  const { db: strengthDb, spreadDb } = beamStrength(strengths, sinAlong, channel.beam);
   const likely = channel.calibration ? fishLengthOf(strengthDb, channel.frequencyHz) : null;
-  const spread = lengthFactorOf(2 * PASS_SPREAD_DB);
+  // Where it passed, how it lay, and what kind of bladder it has all stay unsure.
+  const unsureDb = Math.hypot(spreadDb, PASS_SPREAD_DB, KIND_SPREAD_DB);
+  const spread = lengthFactorOf(SIZE_SIGMAS * unsureDb);
 
   const share = track.pings.length / (last - first + 1);
   const over = median(track.overDb);
@@ -247,5 +258,11 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
   }
   findings.sort((a, b) => a.timeS - b.timeS);
   findings.forEach((f, i) => (f.id = i + 1));
-  return { channelId: channel.id, bed, findings };
+  return {
+    channelId: channel.id,
+    bed,
+    bedShape: bedShape(channel, bed, recording.navigation),
+    hardness: bedHardness(channel, bed),
+    findings,
+  };
 }

@@ -3,7 +3,8 @@ import { randomInt } from 'node:crypto';
 import { parseArgs } from 'node:util';
 import { GENERIC_RIG } from '@/core/rig';
 import { readChannel, type MarkShape } from '@/core/reading';
-import { truthOf } from '@/core/scene';
+import { bedDepthAt, bedMaterialAt, truthOf } from '@/core/scene';
+import { BED_MATERIALS } from '@/core/water';
 import { visibleFish, type VisibleFish } from '@/core/sounder';
 import { madePass, type Conditions } from './passes';
 
@@ -72,6 +73,12 @@ function run(name: string, conditions: Conditions): void {
   let right = 0;
   let near = 0;
   let inside = 0;
+  let stretches = 0;
+  let exact = 0;
+  let next = 0;
+  let hardRight = 0;
+  let depths = 0;
+  let depthsInside = 0;
   let shapes = 0;
   let shapesRight = 0;
   let sizes = 0;
@@ -92,6 +99,25 @@ function run(name: string, conditions: Conditions): void {
       bedPings++;
       if (!(Math.abs(off) <= 1)) bedOff++;
       else bedSquares += (off / Math.max(channel.sampleStepM, 0.005 * truth.firstBedRangeM[p]!)) ** 2;
+    }
+    for (const stretch of reading.hardness) {
+      const at = (p: number): number => bedMaterialAt(scene.bed, track.xM[p]!, track.yM[p]!);
+      const material = at(stretch.fromPing);
+      if (at(stretch.toPing) !== material) continue;
+      stretches++;
+      const off = Math.abs(BED_MATERIALS.indexOf(stretch.likely) - material);
+      if (off === 0) exact++;
+      if (off <= 1) next++;
+      if (stretch.hard > 0.5 === material < 4) hardRight++;
+    }
+    for (let p = 0; p < channel.pingCount; p += 20) {
+      const below = bedDepthAt(scene.bed, track.xM[p]!, track.yM[p]!) - track.heaveM[p]!;
+      const { depthLowM, depthHighM } = reading.bedShape;
+      if (!(depthLowM[p]! > 0)) continue;
+      depths++;
+      // Half a sample and the line's own unsureness of half a hundredth belong to every range.
+      const slack = channel.sampleStepM / 2 + 0.005 * below;
+      if (below > depthLowM[p]! - slack && below < depthHighM[p]! + slack) depthsInside++;
     }
     const rig = { ...GENERIC_RIG };
     rig.excessNoiseDb = conditions.excessNoiseDb ?? rig.excessNoiseDb;
@@ -173,6 +199,10 @@ function run(name: string, conditions: Conditions): void {
   console.log(`${name}`);
   console.log(
     `  bed: RMS ${Math.sqrt(bedSquares / bedPings).toFixed(2)} × (a sample or 0.5 %), pings more than 1 m off ${((100 * bedOff) / bedPings).toFixed(2)} %`,
+  );
+  console.log(`        true depth below in its interval ${share(depthsInside, depths)}`);
+  console.log(
+    `        made of: exact ${share(exact, stretches)}, or next to it ${share(next, stretches)}, hard against soft ${share(hardRight, stretches)}`,
   );
   console.log(`  fish: recall ${share(found, known)}, precision ${share(right, claimed)}`);
   console.log(

@@ -94,13 +94,13 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
     },
     (x, y) =>
       deepest * 0.93 +
-      slope * (x - wayM / 2) * Math.min(1, deepest / 15) +
+      slope * (x / wayM - 0.5) * 100 * Math.min(1, deepest / 15) +
       rough * Math.sin((2 * Math.PI * (x + 0.3 * y)) / length + phase),
     (x) => materials[x < wayM / 2 ? 0 : 1]!,
   );
   const windMps = conditions.windMps ?? random.between(0, 4);
   const depthAt = (x: number): number =>
-    deepest * 0.93 + slope * (x - wayM / 2) * Math.min(1, deepest / 15) - rough;
+    deepest * 0.93 + slope * (x / wayM - 0.5) * 100 * Math.min(1, deepest / 15) - rough;
   const face = CONES[random.integer(CONES.length)]!;
   const cloudy = random.uniform() < 0.35;
   const cloudX = random.between(0.3, 0.7) * wayM;
@@ -145,7 +145,8 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
     rig: { ...GENERIC_RIG, excessNoiseDb: conditions.excessNoiseDb ?? random.between(42, 52) },
     faces: [face],
     pingRate,
-    farM: 1.25 * deepest + 1,
+    // Half the passes listen far enough for the second bed echo.
+    farM: (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1,
     seed,
   });
   return { scene, track, face, recording };

@@ -1,0 +1,156 @@
+import type { Channel } from '@/core/recording';
+import { beamPattern } from '@/core/rig';
+import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
+import type { BedLine } from './findings';
+
+/** What a stretch of bed is likely made of. */
+export interface BedStretch {
+  fromPing: number;
+  toPing: number;
+  /** Probability of each of BED_MATERIALS, in their order from hard to soft. */
+  probability: number[];
+  likely: BedMaterial;
+  /** Probability that it is hard (rock, gravel, shell or sand). */
+  hard: number;
+  /** First echo against a bed of gravel at this depth, dB; null when the levels are not calibrated. */
+  firstOverGravelDb: number | null;
+  /** Second echo against the first, dB, with depth and absorption made up for; null where none was heard. */
+  secondUnderFirstDb: number | null;
+}
+
+/** Pings of one stretch, and fewest that say anything. */
+const STRETCH = 48;
+const FEWEST = 12;
+/** How far a first and a second echo of one kind of bed scatter about its mean, dB. */
+const FIRST_SPREAD_DB = 1.6;
+const SECOND_SPREAD_DB = 2;
+/** A second echo must stand this far over what lies before it, dB. */
+const SECOND_OVER_DB = 4;
+/** Lost at the surface on the way back down, dB. */
+const SURFACE_DB = 2;
+const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
+
+/**
+ * Strongest mean level of the first echo of a flat bed at a depth over the source level, dB: rings at range r under angle i,
+ * weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), absorption left out.
+ */
+export function firstEchoDb(
+  channel: Pick<Channel, 'beam' | 'resolutionM'>,
+  depthM: number,
+  material: BedMaterial,
+): number {
+  const { beam, resolutionM } = channel;
+  const parts = 24;
+  const step = resolutionM / parts;
+  const count = 4 * parts;
+  const density = new Float64Array(count);
+  for (let k = 0; k < count; k++) {
+    const r = depthM + (k + 0.5) * step;
+    const incidence = Math.acos(depthM / r);
+    const sin = Math.sin(incidence);
+    let pattern = 0;
+    // Round the ring, since a fan is not alike all round.
+    const spokes = beam.shape === 'cone' ? 1 : 16;
+    for (let a = 0; a < spokes; a++) {
+      const angle = (Math.PI * (a + 0.5)) / (2 * spokes);
+      pattern += beamPattern(beam, sin * Math.cos(angle), sin * Math.sin(angle)) ** 2 / spokes;
+    }
+    density[k] = (bedBackscatter(material, incidence) * pattern * 2 * Math.PI * step) / r ** 3;
+  }
+  let most = 0;
+  for (let to = parts; to <= count; to++) {
+    let sum = 0;
+    for (let k = to - parts; k < to; k++) sum += density[k]!;
+    most = Math.max(most, sum);
+  }
+  return 10 * Math.log10(most);
+}
+
+/** Mean power of some pings, each laid to its own bed line times `multiple`, from `beforeM` before it. */
+function laidToBed(
+  channel: Channel,
+  bed: BedLine,
+  from: number,
+  to: number,
+  multiple: number,
+  beforeM: number,
+  spanM: number,
+): Float64Array | null {
+  const { sampleCount: n, sampleStepM: step, firstRangeM, levelDb } = channel;
+  const count = Math.ceil(spanM / step);
+  const mean = new Float64Array(count);
+  let pings = 0;
+  for (let p = from; p <= to; p++) {
+    const range = bed.rangeM[p]!;
+    if (!(range > 0)) continue;
+    const first = Math.round((multiple * range - beforeM - firstRangeM) / step);
+    if (first < 0 || first + count > n) continue;
+    pings++;
+    for (let j = 0; j < count; j++) mean[j]! += Math.pow(10, levelDb[p * n + first + j]! / 10);
+  }
+  if (pings < FEWEST) return null;
+  return mean.map((x) => x / pings);
+}
+
+const peakDb = (power: ArrayLike<number>): number => {
+  let most = 0;
+  for (let i = 0; i < power.length; i++) if (power[i]! > most) most = power[i]!;
+  return 10 * Math.log10(most);
+};
+
+/**
+ * What the bed is made of along the track: the strength of the first echo against what each material would give at this depth
+ * in this beam, and the second echo against the first, which is free of calibration.
+ */
+export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
+  const stretches: BedStretch[] = [];
+  const { calibration, resolutionM } = channel;
+  for (let from = 0; from < channel.pingCount; from += STRETCH) {
+    const to = Math.min(channel.pingCount - 1, from + STRETCH - 1);
+    let depth = 0;
+    let pings = 0;
+    for (let p = from; p <= to; p++)
+      if (bed.rangeM[p]! > 0) {
+        depth += bed.rangeM[p]!;
+        pings++;
+      }
+    if (pings < FEWEST) continue;
+    depth /= pings;
+    const alpha = calibration?.absorptionDbPerM ?? 0;
+    const first = laidToBed(channel, bed, from, to, 1, 0, Math.max(0.5, 5 * resolutionM));
+    if (!first) continue;
+    const firstDb = peakDb(first);
+    const second = laidToBed(channel, bed, from, to, 2, 0, Math.max(0.8, 6 * resolutionM));
+    const before = laidToBed(channel, bed, from, to, 2, 1.6, 1);
+    let secondUnderFirstDb: number | null = null;
+    if (second && before) {
+      const quiet = 10 * Math.log10(before.reduce((a, b) => a + b, 0) / before.length);
+      if (peakDb(second) > quiet + SECOND_OVER_DB)
+        secondUnderFirstDb = firstDb - peakDb(second) - 30 * Math.log10(2) - 2 * alpha * depth;
+    }
+    const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
+    const logs = BED_MATERIALS.map((material) => {
+      let log = 0;
+      if (measured !== null)
+        log -= 0.5 * ((measured - firstEchoDb(channel, depth, material)) / FIRST_SPREAD_DB) ** 2;
+      if (secondUnderFirstDb !== null)
+        log -= 0.5 * ((secondUnderFirstDb - bedLoss(material) - SURFACE_DB) / SECOND_SPREAD_DB) ** 2;
+      return log;
+    });
+    if (measured === null && secondUnderFirstDb === null) continue;
+    const best = Math.max(...logs);
+    const weights = logs.map((log) => Math.exp(log - best));
+    const sum = weights.reduce((a, b) => a + b, 0);
+    const probability = weights.map((w) => w / sum);
+    stretches.push({
+      fromPing: from,
+      toPing: to,
+      probability,
+      likely: BED_MATERIALS[probability.indexOf(Math.max(...probability))]!,
+      hard: probability.reduce((h, p, i) => h + (HARD.has(BED_MATERIALS[i]!) ? p : 0), 0),
+      firstOverGravelDb: measured === null ? null : measured - firstEchoDb(channel, depth, 'gravel'),
+      secondUnderFirstDb,
+    });
+  }
+  return stretches;
+}
