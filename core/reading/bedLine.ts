@@ -59,35 +59,14 @@ export function trackBed(channel: Channel): BedLine {
     }
   }
 
-  // Viterbi with a linear price a bin: two sweeps a ping carry the best neighbour along.
-  const total = new Float32Array(bins);
-  const back = new Int16Array(pingCount * bins);
-  const carried = new Float32Array(bins);
-  for (let p = 0; p < pingCount; p++) {
-    const row = p * bins;
-    for (let b = 0; b < bins; b++) {
-      carried[b] = total[b]!;
-      back[row + b] = b;
-    }
-    for (let b = 1; b < bins; b++)
-      if (carried[b - 1]! - JUMP_DB > carried[b]!) {
-        carried[b] = carried[b - 1]! - JUMP_DB;
-        back[row + b] = back[row + b - 1]!;
-      }
-    for (let b = bins - 2; b >= 0; b--)
-      if (carried[b + 1]! - JUMP_DB > carried[b]!) {
-        carried[b] = carried[b + 1]! - JUMP_DB;
-        back[row + b] = back[row + b + 1]!;
-      }
-    for (let b = 0; b < bins; b++) total[b] = carried[b]! + score[row + b]!;
-  }
-  let at = 0;
-  for (let b = 1; b < bins; b++) if (total[b]! > total[at]!) at = b;
+  discountLaterEchoes(score, pingCount, bins);
+  const line = bestLine(score, pingCount, bins);
 
   const edge = new Float32Array(pingCount);
   const contrastDb = new Float32Array(pingCount);
-  for (let p = pingCount - 1; p >= 0; p--) {
+  for (let p = 0; p < pingCount; p++) {
     const row = p * n;
+    const at = line[p]!;
     const middle = at * perBin;
     let peak = -Infinity;
     const until = Math.min(n - 1, middle + perBin + window);
@@ -112,9 +91,74 @@ export function trackBed(channel: Channel): BedLine {
       const part = here > above ? Math.min(1, Math.max(0, (here - threshold) / (here - above))) : 0;
       edge[p] = firstRangeM + (j - part) * step;
     }
-    at = back[p * bins + at]!;
   }
   return { rangeM: smoothEdge(edge), contrastDb };
+}
+
+/** An edge at this share of a bin's own score, at a half or a third of its range, makes it that edge's later echo. */
+const EARLIER_SHARE = 0.6;
+/** How much of the earlier edge's score such a bin then loses. */
+const LATER_LOSES = 0.9;
+/** How near a whole ratio the two must be. */
+const RATIO_SLACK = 0.03;
+
+/**
+ * Takes from each edge that stands where a second or third echo of a nearer one must. Over shallow hard ground the second echo,
+ * clear of the first one's tail, can be the better edge. In place; from the far end, so that what is compared is still whole.
+ */
+function discountLaterEchoes(score: Float32Array, pingCount: number, bins: number): void {
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * bins;
+    for (let b = bins - 1; b > 6; b--) {
+      const own = score[row + b]!;
+      if (own < LEAST_CONTRAST_DB) continue;
+      for (let m = 2; m <= 3; m++) {
+        // Bins count from the face, so ranges go as bins and a half.
+        const earlier = (b + 0.5) / m - 0.5;
+        const from = Math.floor(earlier * (1 - RATIO_SLACK));
+        const to = Math.ceil(earlier * (1 + RATIO_SLACK));
+        let most = 0;
+        for (let k = Math.max(0, from); k <= to; k++) if (score[row + k]! > most) most = score[row + k]!;
+        if (most >= LEAST_CONTRAST_DB && most >= EARLIER_SHARE * own) {
+          score[row + b] = own - LATER_LOSES * most;
+          break;
+        }
+      }
+    }
+  }
+}
+
+/** The best line through the bins; two sweeps a ping carry the best neighbour along at a linear price. */
+function bestLine(score: Float32Array, pingCount: number, bins: number): Int16Array {
+  const total = new Float32Array(bins);
+  const back = new Int16Array(pingCount * bins);
+  const carried = new Float32Array(bins);
+  for (let p = 0; p < pingCount; p++) {
+    const row = p * bins;
+    for (let b = 0; b < bins; b++) {
+      carried[b] = total[b]!;
+      back[row + b] = b;
+    }
+    for (let b = 1; b < bins; b++)
+      if (carried[b - 1]! - JUMP_DB > carried[b]!) {
+        carried[b] = carried[b - 1]! - JUMP_DB;
+        back[row + b] = back[row + b - 1]!;
+      }
+    for (let b = bins - 2; b >= 0; b--)
+      if (carried[b + 1]! - JUMP_DB > carried[b]!) {
+        carried[b] = carried[b + 1]! - JUMP_DB;
+        back[row + b] = back[row + b + 1]!;
+      }
+    for (let b = 0; b < bins; b++) total[b] = carried[b]! + score[row + b]!;
+  }
+  let at = 0;
+  for (let b = 1; b < bins; b++) if (total[b]! > total[at]!) at = b;
+  const line = new Int16Array(pingCount);
+  for (let p = pingCount - 1; p >= 0; p--) {
+    line[p] = at;
+    at = back[p * bins + at]!;
+  }
+  return line;
 }
 
 /** Median of five pings takes out the fades of single ones. */

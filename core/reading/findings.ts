@@ -1,5 +1,7 @@
 import type { BedShape } from './bedShape';
 import type { BedStretch } from './hardness';
+import type { Layer } from './layers';
+import type { NamedEcho } from './notFish';
 
 /** The one list of shapes a mark can have. */
 export type MarkShape = 'arch' | 'half' | 'clip' | 'line' | 'thread' | 'streak' | 'dash' | 'dot' | 'nothing';
@@ -85,5 +87,8 @@ export interface Reading {
   bedShape: BedShape;
   /** What the bed is made of, stretch by stretch. */
   hardness: readonly BedStretch[];
+  layers: readonly Layer[];
+  /** Single marks that are not fish. */
+  named: readonly NamedEcho[];
   findings: readonly Finding[];
 }

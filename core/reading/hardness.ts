@@ -30,9 +30,14 @@ const SECOND_OVER_DB = 4;
 const SURFACE_DB = 2;
 const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
 
+/** Length of a first echo whose energy is taken, in resolutions; what its edge may lie off by is let in before it. */
+const ECHO_LENGTH = 4;
+const EDGE_SLACK = 1;
+
 /**
- * Strongest mean level of the first echo of a flat bed at a depth over the source level, dB: rings at range r under angle i,
- * weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), absorption left out.
+ * Energy of the first echo of a flat bed at a depth (power over the source's times metres of range) as a level, dB: rings at
+ * range r under angle i, weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), over the first
+ * four resolutions, absorption left out. Energy, because a bed line that is off by a sample does not change it.
  */
 export function firstEchoDb(
   channel: Pick<Channel, 'beam' | 'resolutionM'>,
@@ -42,7 +47,7 @@ export function firstEchoDb(
   const { beam, resolutionM } = channel;
   const parts = 24;
   const step = resolutionM / parts;
-  const count = 4 * parts;
+  const count = ECHO_LENGTH * parts;
   const density = new Float64Array(count);
   for (let k = 0; k < count; k++) {
     const r = depthM + (k + 0.5) * step;
@@ -57,13 +62,10 @@ export function firstEchoDb(
     }
     density[k] = (bedBackscatter(material, incidence) * pattern * 2 * Math.PI * step) / r ** 3;
   }
-  let most = 0;
-  for (let to = parts; to <= count; to++) {
-    let sum = 0;
-    for (let k = to - parts; k < to; k++) sum += density[k]!;
-    most = Math.max(most, sum);
-  }
-  return 10 * Math.log10(most);
+  let energy = 0;
+  for (let to = 1; to <= count; to++)
+    for (let k = Math.max(0, to - parts); k < to; k++) energy += density[k]! * step;
+  return 10 * Math.log10(energy);
 }
 
 /** Mean power of some pings, each laid to its own bed line times `multiple`, from `beforeM` before it. */
@@ -92,11 +94,9 @@ function laidToBed(
   return mean.map((x) => x / pings);
 }
 
-const peakDb = (power: ArrayLike<number>): number => {
-  let most = 0;
-  for (let i = 0; i < power.length; i++) if (power[i]! > most) most = power[i]!;
-  return 10 * Math.log10(most);
-};
+/** Energy of a stretch of mean power, dB. */
+const energyDb = (power: Float64Array, stepM: number): number =>
+  10 * Math.log10(power.reduce((a, b) => a + b, 0) * stepM);
 
 /**
  * What the bed is made of along the track: the strength of the first echo against what each material would give at this depth
@@ -117,16 +117,23 @@ export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
     if (pings < FEWEST) continue;
     depth /= pings;
     const alpha = calibration?.absorptionDbPerM ?? 0;
-    const first = laidToBed(channel, bed, from, to, 1, 0, Math.max(0.5, 5 * resolutionM));
+    const step = channel.sampleStepM;
+    const slack = EDGE_SLACK * resolutionM;
+    const length = (ECHO_LENGTH + EDGE_SLACK) * resolutionM;
+    const first = laidToBed(channel, bed, from, to, 1, slack, length);
     if (!first) continue;
-    const firstDb = peakDb(first);
-    const second = laidToBed(channel, bed, from, to, 2, 0, Math.max(0.8, 6 * resolutionM));
-    const before = laidToBed(channel, bed, from, to, 2, 1.6, 1);
+    const firstDb = energyDb(first, step);
+    // The second echo is stretched to twice the length; as energy it is the first's less a quarter for spreading and the bounce.
+    const second = laidToBed(channel, bed, from, to, 2, 2 * slack, 2 * length);
+    const before = laidToBed(channel, bed, from, to, 2, 2 * slack + 2 * length, 2 * length);
     let secondUnderFirstDb: number | null = null;
     if (second && before) {
-      const quiet = 10 * Math.log10(before.reduce((a, b) => a + b, 0) / before.length);
-      if (peakDb(second) > quiet + SECOND_OVER_DB)
-        secondUnderFirstDb = firstDb - peakDb(second) - 30 * Math.log10(2) - 2 * alpha * depth;
+      const quiet = energyDb(before, step);
+      const echo = energyDb(second, step);
+      if (echo > quiet + SECOND_OVER_DB) {
+        const clean = 10 * Math.log10(Math.pow(10, echo / 10) - Math.pow(10, quiet / 10));
+        secondUnderFirstDb = firstDb - clean - 20 * Math.log10(2) - 2 * alpha * depth;
+      }
     }
     const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
     const logs = BED_MATERIALS.map((material) => {

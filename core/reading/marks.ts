@@ -7,6 +7,8 @@ import { bedShape } from './bedShape';
 import { findClouds, type CloudOutline } from './clouds';
 import { bedHardness } from './hardness';
 import type { BedLine, CloudFinding, Finding, FishFinding, MarkShape, Reading, Reason } from './findings';
+import { findLayers } from './layers';
+import { notFish, towedLine, type NamedEcho } from './notFish';
 import { fitted, joinPieces, type Fitted } from './pieces';
 import { beamStrength } from './strength';
 import { followEchoes } from './tracks';
@@ -242,9 +244,15 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
   const bed = trackBed(channel);
   const excess = excessOf(channel, bed, recording.pingRate);
   const { clouds, taken } = findClouds(channel, bed, excess, recording.pingRate / Math.max(speed, 0.1));
+  const named: NamedEcho[] = [];
   const pieces = followEchoes(channel, bed, singleExcess(channel, bed, excess), taken)
     .filter((track) => track.pings.length >= LEAST_PINGS)
-    .map((track) => fitted(track, timeS, speed));
+    .map((track) => fitted(track, timeS, speed))
+    .filter((piece) => {
+      const name = notFish(piece, channel, speed, recording.pingRate);
+      if (name) named.push(name);
+      return name === null;
+    });
   const marks = joinPieces(pieces, timeS, speed, channel).filter((f) => f.track.pings.length > LEAST_PINGS);
   const bait = clouds
     .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed))
@@ -256,13 +264,20 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
     if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed))) continue;
     findings.push(finding);
   }
+  const layers = findLayers(channel, bed).filter((layer) => {
+    const line = towedLine(layer, channel.pingCount, speed);
+    if (line) named.push(line);
+    return line === null;
+  });
   findings.sort((a, b) => a.timeS - b.timeS);
   findings.forEach((f, i) => (f.id = i + 1));
   return {
     channelId: channel.id,
     bed,
     bedShape: bedShape(channel, bed, recording.navigation),
-    hardness: bedHardness(channel, bed),
+    hardness: bedHardness(measured, bed),
+    layers,
+    named,
     findings,
   };
 }

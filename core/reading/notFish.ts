@@ -1,0 +1,101 @@
+import { median } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import type { Layer } from './layers';
+import type { Fitted } from './pieces';
+
+/** A single mark that is not a fish, by what betrays it. */
+export type NotFish = 'another-sounder' | 'own-gear';
+
+/** What has been named and kept out of the fish. */
+export interface NamedEcho {
+  kind: NotFish;
+  fromPing: number;
+  toPing: number;
+  /** Nearest and farthest range, m. */
+  rangeM: readonly [number, number];
+  /** How steady its level is from ping to ping, dB (robust standard deviation). */
+  steadyDb: number;
+  /** Slant, metres a ping; 0 for gear. */
+  slantM: number;
+}
+
+/** Another sounder's pulse arrives as strong each time: its level varies no more than noise on it makes it, dB. */
+const STEADY_DB = 1.7;
+/** Its ranges lie on a straight line within this share of a pulse. */
+const STRAIGHT = 0.5;
+/** It slants by more than this many pulses over its length; less is a level line. */
+const SLANTS = 2;
+/** A level line is one's own gear when the boat has gone so many times farther than any fish stays in the beam. */
+const LONGER = 1.5;
+/** How far out a strong fish is still seen, in half widths of the beam. */
+const EDGE = 2;
+const LEAST_PINGS = 4;
+
+/** Slope and rms distance of ranges from a straight line over pings. */
+function lineThrough(pings: readonly number[], rangeM: readonly number[]): { slope: number; offM: number } {
+  const n = pings.length;
+  const mp = pings.reduce((a, b) => a + b, 0) / n;
+  const mr = rangeM.reduce((a, b) => a + b, 0) / n;
+  let pp = 0;
+  let pr = 0;
+  for (let i = 0; i < n; i++) {
+    pp += (pings[i]! - mp) ** 2;
+    pr += (pings[i]! - mp) * (rangeM[i]! - mr);
+  }
+  const slope = pp > 0 ? pr / pp : 0;
+  const off = rangeM.reduce((sum, r, i) => sum + (r - mr - slope * (pings[i]! - mp)) ** 2, 0);
+  return { slope, offM: Math.sqrt(off / n) };
+}
+
+/**
+ * Names a mark that cannot be a fish, or null. Another sounder: equally strong each time and on a straight slant, as two
+ * clocks make it. Own gear: at one range for longer than a fish could stay in the beam at this speed.
+ */
+export function notFish(
+  { track }: Fitted,
+  channel: Channel,
+  speedMps: number,
+  pingRate: number,
+): NamedEcho | null {
+  const { pings, rangeM, peakSample } = track;
+  if (pings.length < LEAST_PINGS) return null;
+  const levels = pings.map((p, i) => channel.levelDb[p * channel.sampleCount + peakSample[i]!]!);
+  const middle = median(levels);
+  const steadyDb = 1.48 * median(levels.map((l) => Math.abs(l - middle)));
+  const { slope, offM } = lineThrough(pings, rangeM);
+  const from = pings[0]!;
+  const to = pings[pings.length - 1]!;
+  const near = Math.min(...rangeM);
+  const far = Math.max(...rangeM);
+  const named = { fromPing: from, toPing: to, rangeM: [near, far] as const, steadyDb };
+  const pulse = channel.resolutionM;
+  if (steadyDb < STEADY_DB && offM < STRAIGHT * pulse && Math.abs(slope) * (to - from) > SLANTS * pulse)
+    return { kind: 'another-sounder', ...named, slantM: slope };
+  const way = ((to - from) / pingRate) * speedMps;
+  const inBeam = 2 * median(rangeM) * Math.tan(Math.min(1.3, (EDGE * channel.beam.alongRad) / 2));
+  const share = pings.length / (to - from + 1);
+  if (way > LONGER * inBeam && way > 5 && share > 0.6 && offM < 2 * pulse)
+    return { kind: 'own-gear', ...named, slantM: 0 };
+  return null;
+}
+
+/** A layer this thin, m, and so far over the water about it, dB, is no layer: it is something towed at one depth. */
+const TOWED_HEIGHT_M = 1.5;
+const TOWED_OVER_DB = 14;
+
+/**
+ * A level line that goes on through the pass under a moving boat: so steady that it passes for a layer, but far too thin and
+ * strong for one.
+ */
+export function towedLine(layer: Layer, pingCount: number, speedMps: number): NamedEcho | null {
+  const height = layer.bottomM - layer.topM;
+  if (!(speedMps > 0.3 && height <= TOWED_HEIGHT_M && layer.overDb >= TOWED_OVER_DB)) return null;
+  return {
+    kind: 'own-gear',
+    fromPing: 0,
+    toPing: pingCount - 1,
+    rangeM: [layer.topM, layer.bottomM],
+    steadyDb: 0,
+    slantM: 0,
+  };
+}

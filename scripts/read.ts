@@ -1,0 +1,70 @@
+/** Reads a recording file and prints what it finds: `npm run read -- pass.nc [--json] [--channel ID]`. */
+import { parseArgs } from 'node:util';
+import { readChannel, type Reading } from '@/core/reading';
+import { channelOf } from '@/core/recording';
+import { BED_MATERIALS } from '@/core/water';
+import { loadRecording } from './recordings';
+
+const HELP = 'npm run read -- <recording> [--json] [--channel ID]';
+
+/** Typed arrays as lists, numbers to a millimetre or a thousandth of a decibel, gaps as null. */
+function plain(value: unknown): unknown {
+  if (typeof value === 'number') return Number.isFinite(value) ? Math.round(value * 1000) / 1000 : null;
+  if (ArrayBuffer.isView(value)) return Array.from(value as unknown as ArrayLike<number>, plain);
+  if (Array.isArray(value)) return value.map(plain);
+  if (value !== null && typeof value === 'object')
+    return Object.fromEntries(Object.entries(value).map(([key, v]) => [key, plain(v)]));
+  return value;
+}
+
+function summary(reading: Reading): string {
+  const lines = [`${reading.channelId}:`];
+  const depths = Array.from(reading.bed.rangeM).filter((r) => r > 0);
+  if (depths.length === 0) lines.push('  no bed found');
+  else
+    lines.push(
+      `  bed: first echo from ${Math.min(...depths).toFixed(1)} to ${Math.max(...depths).toFixed(1)} m`,
+    );
+  for (const h of reading.hardness)
+    lines.push(
+      `  pings ${h.fromPing}–${h.toPing}: likely ${h.likely} (${Math.round(100 * h.probability[BED_MATERIALS.indexOf(h.likely)]!)} %), hard ${Math.round(100 * h.hard)} %`,
+    );
+  for (const l of reading.layers)
+    lines.push(`  layer at ${l.rangeM.toFixed(1)} m, ${l.overDb.toFixed(0)} dB over the water about it`);
+  for (const n of reading.named)
+    lines.push(
+      `  ${n.kind}: ${n.rangeM[0].toFixed(1)}–${n.rangeM[1].toFixed(1)} m, pings ${n.fromPing}–${n.toPing}`,
+    );
+  for (const f of reading.findings)
+    lines.push(
+      `  ${f.kind === 'fish' ? `single mark, ${f.shape}` : 'cloud'} at ${f.rangeM.toFixed(1)} m, ${f.timeS.toFixed(0)} s, ${Math.round(100 * f.confidence)} %; could also be ${f.rival.reading} (to tell: ${f.rival.test})`,
+    );
+  return lines.join('\n');
+}
+
+async function main(): Promise<void> {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { json: { type: 'boolean' }, channel: { type: 'string' } },
+  });
+  const [path] = positionals;
+  if (!path) throw new Error(HELP);
+  const recording = await loadRecording(path);
+  const channels = values.channel ? [channelOf(recording, values.channel)] : recording.channels;
+  const readings = channels.map((channel) => readChannel(recording, channel));
+  if (values.json)
+    console.log(
+      JSON.stringify({
+        format: 'nimble-echo-reading',
+        version: 1,
+        title: recording.title,
+        readings: plain(readings),
+      }),
+    );
+  else console.log([recording.title, ...readings.map(summary)].join('\n'));
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+});
