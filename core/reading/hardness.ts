@@ -1,5 +1,5 @@
 import type { Channel } from '@/core/recording';
-import { beamPattern } from '@/core/rig';
+import { beamPattern, rangeResolution } from '@/core/rig';
 import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
 import type { BedLine } from './findings';
 
@@ -30,24 +30,26 @@ const SECOND_OVER_DB = 4;
 const SURFACE_DB = 2;
 const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
 
-/** Length of a first echo whose energy is taken, in resolutions; what its edge may lie off by is let in before it. */
-const ECHO_LENGTH = 4;
-const EDGE_SLACK = 1;
+/** Length of a first echo whose energy is taken, m; what the bed line may lie off by is let in before it. */
+const echoLength = (resolutionM: number): number => Math.max(4 * resolutionM, 0.3);
+const edgeSlack = (resolutionM: number): number => Math.max(resolutionM, 0.1);
 
 /**
  * Energy of the first echo of a flat bed at a depth (power over the source's times metres of range) as a level, dB: rings at
- * range r under angle i, weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), over the first
- * four resolutions, absorption left out. Energy, because a bed line that is off by a sample does not change it.
+ * range r under angle i, weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), over its first
+ * part, absorption left out. Energy, because a bed line that is off by a sample does not change it.
  */
 export function firstEchoDb(
-  channel: Pick<Channel, 'beam' | 'resolutionM'>,
+  channel: Pick<Channel, 'beam' | 'pulse' | 'soundSpeedMps'>,
   depthM: number,
   material: BedMaterial,
 ): number {
-  const { beam, resolutionM } = channel;
+  const { beam } = channel;
+  // The bed gathers over the pulse itself, however finely or coarsely it was sampled.
+  const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
   const parts = 24;
   const step = resolutionM / parts;
-  const count = ECHO_LENGTH * parts;
+  const count = Math.ceil(echoLength(resolutionM) / step);
   const density = new Float64Array(count);
   for (let k = 0; k < count; k++) {
     const r = depthM + (k + 0.5) * step;
@@ -104,7 +106,8 @@ const energyDb = (power: Float64Array, stepM: number): number =>
  */
 export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
   const stretches: BedStretch[] = [];
-  const { calibration, resolutionM } = channel;
+  const { calibration } = channel;
+  const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
   for (let from = 0; from < channel.pingCount; from += STRETCH) {
     const to = Math.min(channel.pingCount - 1, from + STRETCH - 1);
     let depth = 0;
@@ -118,8 +121,8 @@ export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
     depth /= pings;
     const alpha = calibration?.absorptionDbPerM ?? 0;
     const step = channel.sampleStepM;
-    const slack = EDGE_SLACK * resolutionM;
-    const length = (ECHO_LENGTH + EDGE_SLACK) * resolutionM;
+    const slack = edgeSlack(resolutionM);
+    const length = echoLength(resolutionM) + slack;
     const first = laidToBed(channel, bed, from, to, 1, slack, length);
     if (!first) continue;
     const firstDb = energyDb(first, step);

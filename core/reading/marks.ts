@@ -12,6 +12,7 @@ import { notFish, towedLine, type NamedEcho } from './notFish';
 import { fitted, joinPieces, type Fitted } from './pieces';
 import { beamStrength } from './strength';
 import { followEchoes } from './tracks';
+import { topMess } from './topMess';
 import { workingChannel } from './workingChannel';
 
 /** Pings a mark needs: two may be another sounder's, three in step are not. */
@@ -158,6 +159,7 @@ function cloudFinding(
   channel: Channel,
   recording: Recording,
   bed: BedLine,
+  messM: number,
 ): CloudFinding {
   const pings = cloud.toPing - cloud.fromPing + 1;
   const range = (j: number): number => (j < 0 ? NaN : channel.firstRangeM + j * channel.sampleStepM);
@@ -181,7 +183,12 @@ function cloudFinding(
     heightM,
     gapToBedM: gapTo(bed, cloud.fromPing + at, deepest),
     overBackgroundDb: cloud.overDb,
-    confidence: confidenceOf(0.3 * (cloud.overDb - 8) + 0.15 * (pings - 10) + 2 * (filled - 0.6)),
+    confidence: confidenceOf(
+      0.5 * (cloud.overDb - 9) +
+        0.15 * (Math.min(pings, 20) - 10) +
+        2 * (filled - 0.6) -
+        (rangeM < messM + HANGS_M ? 3 : 0),
+    ),
     reasons: [
       { name: 'thick', heightM, pulseM: channel.resolutionM },
       { name: 'stands-out', db: cloud.overDb },
@@ -195,6 +202,9 @@ function cloudFinding(
     bottom,
   };
 }
+
+/** What begins this near under the mess at the surface may well hang from it, m. */
+const HANGS_M = 0.4;
 
 /** How far outside a cloud's outline one of its own may come to lie, m. */
 const CLOUD_EDGE_M = 0.6;
@@ -244,8 +254,9 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
   const bed = trackBed(channel);
   const excess = excessOf(channel, bed, recording.pingRate);
   const { clouds, taken } = findClouds(channel, bed, excess, recording.pingRate / Math.max(speed, 0.1));
+  const messM = topMess(channel, bed);
   const named: NamedEcho[] = [];
-  const pieces = followEchoes(channel, bed, singleExcess(channel, bed, excess), taken)
+  const pieces = followEchoes(channel, bed, singleExcess(channel, bed, excess), taken, messM)
     .filter((track) => track.pings.length >= LEAST_PINGS)
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {
@@ -255,7 +266,7 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
     });
   const marks = joinPieces(pieces, timeS, speed, channel).filter((f) => f.track.pings.length > LEAST_PINGS);
   const bait = clouds
-    .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed))
+    .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed, messM))
     .filter((cloud) => cloud.confidence >= LEAST_CONFIDENCE);
   const findings: Finding[] = [...bait];
   for (const mark of marks) {

@@ -1,6 +1,5 @@
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
-import { topMess } from './topMess';
 
 /** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
 const BEGIN_DB = 11;
@@ -88,10 +87,11 @@ export function followEchoes(
   bed: BedLine,
   overDb: Float32Array,
   taken: Uint8Array,
+  messM: number,
 ): Track[] {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
-  const mess = Math.ceil((topMess(channel, bed) - channel.firstRangeM) / step);
+  const mess = Math.ceil((messM - channel.firstRangeM) / step);
   const first = Math.ceil((TOP_M - channel.firstRangeM) / step);
   const done: Track[] = [];
   let open: Open[] = [];

@@ -1,4 +1,5 @@
 import { equivalentBeamAngle, faceBudget, GENERIC_RIG, RECEIVER_CEILING_DB } from '@/core/rig';
+import { drawPicture, PALETTE_STEPS, PLAIN_SETTINGS } from '@/core/picture';
 import { fishTargetStrength, weightTargetStrength } from '@/core/water';
 import { simulate } from '@/core/sounder';
 import {
@@ -100,6 +101,28 @@ describe('with default noise', () => {
     expect(lost).toBeGreaterThanOrEqual(30);
     expect(lost).toBeLessThanOrEqual(45);
   });
+  it('a 3.5 g jig is faint at 3 m, where a perch is not', () => {
+    const stepOf = (targetStrengthDb: number): number => {
+      const scene = sceneOf({ targets: [{ x: 0, y: 0, z: 3, targetStrengthDb }] }, NO_BED);
+      const recording = simulate({
+        scene,
+        track: straight(40, 5),
+        rig: GENERIC_RIG,
+        faces: [cone200],
+        pingRate: 1,
+        farM: 12,
+        seed: 2,
+      });
+      // A gain that draws a −60 dB target in the first colour, and a perch well up the palette.
+      const settings = { ...PLAIN_SETTINGS, faceId: cone200.id, rangeM: 12, chartSpeed: 5, pingRate: 5 };
+      const { steps, columns, rows } = drawPicture(recording, settings, { rows: 240, columns: 30 }, 7.8);
+      return Math.max(...steps.subarray((columns - 1) * rows + 58, (columns - 1) * rows + 66));
+    };
+    const jig = stepOf(weightTargetStrength(3.5e-3));
+    expect(jig).toBeGreaterThan(0);
+    expect(jig).toBeLessThan(PALETTE_STEPS / 4);
+    expect(stepOf(fishTargetStrength(0.25, 200e3))).toBeGreaterThan(PALETTE_STEPS / 2);
+  });
   it('a 3.5 g jig is lost near 16 m', () => {
     const lost = lostAt(weightTargetStrength(3.5e-3));
     expect(Math.abs(lost - 16)).toBeLessThanOrEqual(3);
@@ -123,6 +146,24 @@ describe('the receiver', () => {
     const channel = sound(sceneOf({}, NO_BED), cone200, straight(20), 20, GENERIC_RIG, 1);
     expect(meanDb(channel, 0, 0.2)).toBeGreaterThan(noisy.noiseLevelDb + 30);
     expect(meanDb(channel, 3, 10)).toBeLessThan(noisy.noiseLevelDb + 0.5);
+  });
+});
+
+describe('the mount', () => {
+  const target = sceneOf({ targets: [{ x: 0, y: 0, z: 10, targetStrengthDb: -35 }] }, NO_BED);
+  const levels = (mount: Partial<typeof GENERIC_RIG.mount>): number[] => {
+    const rig = { ...GENERIC_RIG, mount: { ...GENERIC_RIG.mount, ...mount } };
+    const channel = sound(target, cone200, straight(80), 14, rig, 1);
+    return Array.from({ length: 80 }, (_, p) => peakOf(channel, p, 9.9, 10.2).db);
+  };
+  it('that works loose makes a steady echo flicker', () => {
+    const spread = (list: number[]): number => Math.max(...list) - Math.min(...list);
+    expect(spread(levels({}))).toBeLessThan(2.5);
+    expect(spread(levels({ looseRad: 0.1 }))).toBeGreaterThan(6);
+  });
+  it('in churned water loses up to 30 dB', () => {
+    const mean = (list: number[]): number => list.reduce((a, b) => a + b) / list.length;
+    expect(mean(levels({})) - mean(levels({ churn: 0.5 }))).toBeGreaterThan(14);
   });
 });
 

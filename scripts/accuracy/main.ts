@@ -190,6 +190,11 @@ function run(name: string, conditions: Conditions): void {
       ),
     ).length;
     cloudsFound += hit;
+    if (read.length > hit)
+      for (const f of read)
+        lines.push(
+          `cloud read: ${f.rangeM.toFixed(1)} m, ${f.heightM.toFixed(1)} m high, pings ${f.fromPing}–${f.toPing}, over ${f.overBackgroundDb.toFixed(0)}, conf ${f.confidence.toFixed(2)}`,
+        );
     cloudsFalse += read.length - Math.min(read.length, hit);
     if (values.verbose && lines.length)
       console.log(
