@@ -35,6 +35,8 @@ export function trackBed(channel: Channel): BedLine {
   });
 
   const score = new Float32Array(pingCount * bins);
+  /** Mean level under each bin's best edge, dB. */
+  const strength = new Float32Array(pingCount * bins);
   const sum = new Float64Array(n + 1);
   const level = channel.levelDb;
   for (let p = 0; p < pingCount; p++) {
@@ -53,13 +55,16 @@ export function trackBed(channel: Channel): BedLine {
         const over = (sum[j]! - sum[j - window]!) / window;
         const contrast = under - over;
         const s = (contrast < CONTRAST_CAP_DB ? contrast : CONTRAST_CAP_DB) + 0.8 * (under - strongest);
-        if (s > best) best = s;
+        if (s > best) {
+          best = s;
+          strength[p * bins + b] = under;
+        }
       }
       score[p * bins + b] = best;
     }
   }
 
-  discountLaterEchoes(score, pingCount, bins);
+  discountLaterEchoes(score, strength, pingCount, bins);
   const line = bestLine(score, pingCount, bins);
 
   const edge = new Float32Array(pingCount);
@@ -99,32 +104,61 @@ export function trackBed(channel: Channel): BedLine {
 const EARLIER_SHARE = 0.6;
 /** How much of the earlier edge's score such a bin then loses. */
 const LATER_LOSES = 0.9;
+/** A first echo, shorter than its second and at times overloaded, may on the mean lie this much under it, dB. */
+const SHORTER_DB = 9;
+/** Pings to either side in which most must show such a pair: under a cloud it is chance and passes, over hard ground it stays. */
+const PAIRS_PINGS = 60;
+const PAIRS_SHARE = 0.6;
 /** How near a whole ratio the two must be. */
 const RATIO_SLACK = 0.03;
+
+/** Score of the nearer edge of which the edge of a bin may be the second or third echo, 0 when there is none. */
+function earlierEdge(score: Float32Array, strength: Float32Array, row: number, b: number): number {
+  const own = score[row + b]!;
+  if (own < LEAST_CONTRAST_DB) return 0;
+  for (let m = 2; m <= 3; m++) {
+    // Bins count from the face, so ranges go as bins and a half.
+    const earlier = (b + 0.5) / m - 0.5;
+    const from = Math.max(0, Math.floor(earlier * (1 - RATIO_SLACK)));
+    const to = Math.ceil(earlier * (1 + RATIO_SLACK));
+    let most = 0;
+    for (let k = from; k <= to; k++)
+      // A cloud over a bed is weaker than the bed; a bed is stronger than its own later echo.
+      if (score[row + k]! > most && strength[row + k]! > strength[row + b]! - SHORTER_DB)
+        most = score[row + k]!;
+    if (most >= LEAST_CONTRAST_DB && most >= EARLIER_SHARE * own) return most;
+  }
+  return 0;
+}
 
 /**
  * Takes from each edge that stands where a second or third echo of a nearer one must. Over shallow hard ground the second echo,
  * clear of the first one's tail, can be the better edge. In place; from the far end, so that what is compared is still whole.
  */
-function discountLaterEchoes(score: Float32Array, pingCount: number, bins: number): void {
+function discountLaterEchoes(
+  score: Float32Array,
+  strength: Float32Array,
+  pingCount: number,
+  bins: number,
+): void {
+  const pairs = new Float64Array(pingCount + 1);
   for (let p = 0; p < pingCount; p++) {
     const row = p * bins;
-    for (let b = bins - 1; b > 6; b--) {
-      const own = score[row + b]!;
-      if (own < LEAST_CONTRAST_DB) continue;
-      for (let m = 2; m <= 3; m++) {
-        // Bins count from the face, so ranges go as bins and a half.
-        const earlier = (b + 0.5) / m - 0.5;
-        const from = Math.floor(earlier * (1 - RATIO_SLACK));
-        const to = Math.ceil(earlier * (1 + RATIO_SLACK));
-        let most = 0;
-        for (let k = Math.max(0, from); k <= to; k++) if (score[row + k]! > most) most = score[row + k]!;
-        if (most >= LEAST_CONTRAST_DB && most >= EARLIER_SHARE * own) {
-          score[row + b] = own - LATER_LOSES * most;
-          break;
-        }
-      }
-    }
+    let best = 0;
+    for (let b = 1; b < bins; b++) if (score[row + b]! > score[row + best]!) best = b;
+    // Either of the two may be the better edge of a ping.
+    let paired = false;
+    for (let b = bins - 1; b > 6 && !paired; b--)
+      paired =
+        score[row + b]! >= EARLIER_SHARE * score[row + best]! && earlierEdge(score, strength, row, b) > 0;
+    pairs[p + 1] = pairs[p]! + (paired ? 1 : 0);
+  }
+  for (let p = 0; p < pingCount; p++) {
+    const from = Math.max(0, p - PAIRS_PINGS);
+    const to = Math.min(pingCount, p + PAIRS_PINGS + 1);
+    if (pairs[to]! - pairs[from]! < PAIRS_SHARE * (to - from)) continue;
+    const row = p * bins;
+    for (let b = bins - 1; b > 6; b--) score[row + b]! -= LATER_LOSES * earlierEdge(score, strength, row, b);
   }
 }
 
