@@ -4,6 +4,7 @@ import {
   distanceM,
   fromDb,
   median,
+  offsetFrom,
   placeFrom,
   seededRandom,
   sumDb,
@@ -83,4 +84,17 @@ describe('position', () => {
     expect(distanceM(start, end)).toBeCloseTo(500, 3);
     expect(end.longitudeDeg).toBeLessThan(0);
   });
+});
+
+it('finds back how far east and north a place lies', () => {
+  const start = { latitudeDeg: -47.3, longitudeDeg: -124.9 };
+  for (const [eastM, northM] of [
+    [120, -45],
+    [-3000, 800],
+    [0, 0],
+  ] as const) {
+    const back = offsetFrom(start, placeFrom(start, eastM, northM));
+    expect(back.eastM).toBeCloseTo(eastM, 3);
+    expect(back.northM).toBeCloseTo(northM, 3);
+  }
 });
