@@ -128,10 +128,17 @@ console.log(
   `  every step from nothing, ping filters and all ${times(chain)} (the look-up: ${bare.toFixed(2)} ms)`,
 );
 
-// Live: a second of 15 pings on a cone and a slice over a scene of the usual kind, and the picture drawn anew for each.
+// Live: a second of 15 pings on a cone and a slice over a scene of the usual kind, with one new column drawn for each.
 const live = [cone200, slice].map((f) => job('live', 'vendace-hunted', f, 24));
 const second = live.reduce((sum, j) => sum + (15 / PINGS) * timed(() => soundChannel(j.request, j.face)), 0);
+let ping = 100;
+const column =
+  timed(() => {
+    for (let k = 0; k < 100; k++)
+      drawPicture(recording, plain, { rows: 600, columns: 1 }, track.timeS[100 + (ping++ % 600)]!, desk);
+  }) / 100;
 console.log(
   `live, two beams at 15 pings a second: the pings ${((100 * second) / 1000).toFixed(1)} % of one core, ` +
-    `with both pictures drawn anew at each ${((100 * (second + 30 * dial)) / 1000).toFixed(0)} %`,
+    `with a new column drawn for each ${((100 * (second + 30 * column)) / 1000).toFixed(1)} %; ` +
+    `with both pictures drawn anew instead ${((100 * (second + 30 * dial)) / 1000).toFixed(0)} %`,
 );

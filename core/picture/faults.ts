@@ -1,3 +1,4 @@
+import { median } from '@/core/maths';
 import type { Picture } from './draw';
 import { bedColours, saturatedShare, bedSteps, speckleShare } from './meters';
 import { blobs, openWater, type Blob } from './openWater';
@@ -24,11 +25,6 @@ export interface Fault {
   /** Range it is about, m, where it has one. */
   rangeM: number | null;
 }
-
-const median = (values: number[]): number => {
-  values.sort((a, b) => a - b);
-  return values.length > 0 ? values[values.length >> 1]! : NaN;
-};
 
 /** Longest a dash is, and shortest, rows; and columns of its own. */
 const DASH_ROWS = [3, 40] as const;

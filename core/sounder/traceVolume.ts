@@ -1,4 +1,4 @@
-import { seededRandom } from '@/core/maths';
+import { fromDb, seededRandom } from '@/core/maths';
 import { bedDepthAt, type Scene, type Track } from '@/core/scene';
 import type { PatternTable } from './patternTable';
 import { twoWayLoss } from './traceBed';
@@ -15,7 +15,6 @@ export interface VolumePart {
   toM: number;
 }
 
-const fromDb = (db: number): number => Math.pow(10, db / 10);
 const square = (x: number): number => x * x;
 
 /**
