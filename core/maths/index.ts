@@ -4,3 +4,4 @@ export { besselJ1 } from './bessel';
 export { bisectFalling } from './bisect';
 export { clamp, logistic, median, medianInPlace, selectInPlace } from './statistics';
 export { distanceM, offsetFrom, placeFrom, type Position } from './position';
+export { powersToDb } from './powersToDb';

@@ -1,4 +1,4 @@
-import { fromDb, seededRandom, type Random } from '@/core/maths';
+import { fromDb, powersToDb, seededRandom, type Random } from '@/core/maths';
 import {
   echoEnvelope,
   envelopeReach,
@@ -9,7 +9,7 @@ import {
   type Pulse,
 } from '@/core/rig';
 import type { Electrical, OtherSounder, Track } from '@/core/scene';
-import { SPECKLE_MASK, speckleTable } from './speckle';
+import { SPECKLE_MASK, speckleTable, type Speckle } from './speckle';
 import type { EchoGeometry } from './trace';
 
 /** Bed echoes kept: the first, bed–surface–bed, and once more. */
@@ -74,8 +74,13 @@ function sampling(resolutionM: number, farM: number): { step: number; perEcho: n
 /** Steps of the envelope table per resolution. */
 const ENVELOPE_STEPS = 64;
 
+interface Envelope {
+  before: number;
+  table: Float64Array;
+}
+
 /** An echo's envelope by table from `before` resolutions ahead of its range. */
-function envelopeTable(kind: Pulse['kind']): { before: number; table: Float64Array } {
+function envelopeTable(kind: Pulse['kind']): Envelope {
   const [before, behind] = envelopeReach(kind);
   const size = Math.ceil((before + behind) * ENVELOPE_STEPS) + 2;
   return {
@@ -84,11 +89,16 @@ function envelopeTable(kind: Pulse['kind']): { before: number; table: Float64Arr
   };
 }
 
+interface Kernel {
+  first: number;
+  weight: Float64Array;
+}
+
 /**
  * What compression does to diffuse echoes already gathered over one echo's length: power weights by sample, side lobes and
  * all, that keep their sum.
  */
-function compression(perEcho: number): { first: number; weight: Float64Array } {
+function compression(perEcho: number): Kernel {
   const [before, behind] = envelopeReach('swept');
   const first = -Math.floor(before * perEcho);
   const last = Math.floor(behind * perEcho);
@@ -104,6 +114,201 @@ function compression(perEcho: number): { first: number; weight: Float64Array } {
 /** When in 0…1 of its beat an electrical burst comes, a beat. */
 const burstAt = (random: Random, beats: number): Float64Array =>
   Float64Array.from({ length: beats }, () => 0.7 * random.uniform());
+
+/** What a pass needs to turn traced echoes into samples, all by sample or by bin. */
+interface Ear {
+  step: number;
+  perEcho: number;
+  echoM: number;
+  samples: number;
+  farM: number;
+  /** Range the boat's own pings come after each other, m. */
+  period: number;
+  /** Ping periods after which nothing is heard of a ping. */
+  pingsLate: number;
+  /** Diffuse echoes gather over the resolution; where echoes are drawn longer than that they are thinned to match. */
+  share: number;
+  geometry: EchoGeometry;
+  /** Power that absorption leaves on a further round trip, by bin. */
+  absorbed: Float64Array;
+  /** A volume's power within one echo, by sample. */
+  gathered: readonly Float64Array[];
+  /** Room for the echo length behind a sample. */
+  behind: Float64Array;
+}
+
+/** Adds the bed as ping p hears it: its first echo and the later ones, of this ping and of those sent before. */
+function addBed(ear: Ear, p: number, raw: Float64Array): void {
+  const { step, perEcho, echoM, samples, period, pingsLate, share, absorbed, behind } = ear;
+  const { binM, binCount, bed } = ear.geometry;
+  const { power, firstBin, reflection } = bed;
+  const perBin = 1 / binM;
+  const bedReach = binM * binCount;
+  const { max, min, floor } = Math;
+  // Looked up once: in the loops below a lookup through the module would cost more than the work.
+  const [cumulative, bedEchoes] = [cumulativeAt, BED_ECHOES];
+  // n counts ping periods back: what was sent n pings ago and arrives only now.
+  for (let n = 0; n < pingsLate; n++) {
+    // Before the recording began the boat pinged as well, over much the same bed.
+    const sent = max(0, p - n);
+    const row = sent * binCount;
+    const lateBy = n * period;
+    for (let m = 1; m <= bedEchoes; m++) {
+      const begins = m * firstBin[sent]! * binM - lateBy;
+      const ends = m * bedReach + echoM - lateBy;
+      if (ends < 0) continue;
+      const from = max(0, floor(begins / step));
+      const to = min(samples - 1, floor(ends / step));
+      // Each further round trip: a quarter of the power for spreading, |V|² at the bed, the surface, absorption.
+      const again = (share * Math.pow(reflection[sent]! * SURFACE_REFLECTION, m - 1)) / (m * m);
+      const perM = 1 / m;
+      for (let i = 0; i < perEcho; i++)
+        behind[(from + i) % perEcho] = cumulative(
+          power,
+          row,
+          binCount,
+          perBin,
+          ((from + i - perEcho) * step + lateBy) * perM,
+        );
+      let slot = from % perEcho;
+      for (let j = from; j <= to; j++) {
+        const once = (j * step + lateBy) * perM;
+        const here = cumulative(power, row, binCount, perBin, once);
+        const echo = here - behind[slot]!;
+        behind[slot] = here;
+        if (++slot === perEcho) slot = 0;
+        if (echo <= 0) continue;
+        if (m === 1) raw[j]! += again * echo;
+        else {
+          const b = once < bedReach ? absorbed[(once * perBin) | 0]! : 0;
+          raw[j]! += again * echo * (m === 2 ? b : b * b);
+        }
+      }
+    }
+  }
+}
+
+/** Adds layers, silt and bubbles, each at its ping's shift and gain. */
+function addVolume(ear: Ear, p: number, raw: Float64Array): void {
+  const { step, echoM, samples, gathered } = ear;
+  const { volume } = ear.geometry;
+  const { max, min, floor } = Math;
+  for (let k = 0; k < volume.length; k++) {
+    const { shiftM, gain, fromM, toM } = volume[k]!;
+    const part = gathered[k]!;
+    const shift = shiftM[p]! / step;
+    const g = gain[p]!;
+    const whole = floor(shift);
+    const rest = shift - whole;
+    const from = max(0, floor(fromM / step + shift), whole + 1);
+    const to = min(samples - 1, floor((toM + echoM) / step + shift), samples + whole - 1);
+    for (let j = from; j <= to; j++) {
+      const i = j - whole;
+      raw[j]! += g * (part[i]! + (part[i - 1]! - part[i]!) * rest);
+    }
+  }
+}
+
+/** Spreads what was gathered over one echo as compression does. */
+function compress(raw: Float64Array, { first, weight }: Kernel, out: Float64Array): void {
+  out.fill(0);
+  const samples = raw.length;
+  const taps = weight.length;
+  for (let j = 0; j < samples; j++) {
+    const here = raw[j]!;
+    if (here === 0) continue;
+    for (let i = 0; i < taps; i++) {
+      const at = j + first + i;
+      if (at >= 0 && at < samples) out[at]! += here * weight[i]!;
+    }
+  }
+}
+
+/** Adds the points of ping p and of those sent before that arrive only now. */
+function addPoints(
+  ear: Ear,
+  p: number,
+  sourcePressure: number,
+  envelope: Envelope,
+  re: Float64Array,
+  im: Float64Array,
+): void {
+  const { step, echoM, samples, farM, period, pingsLate } = ear;
+  const { start, rangeM, re: pointRe, im: pointIm } = ear.geometry.points;
+  const { table } = envelope;
+  const before = envelope.before * echoM;
+  const reachM = ((table.length - 2) / ENVELOPE_STEPS) * echoM;
+  const perEnvelope = ENVELOPE_STEPS / echoM;
+  const perStep = 1 / step;
+  const { max, min, ceil, floor } = Math;
+  for (let n = 0; n < pingsLate && n <= p; n++) {
+    const lateBy = n * period;
+    const end = start[p - n + 1]!;
+    for (let k = start[p - n]!; k < end; k++) {
+      const begin = rangeM[k]! - lateBy - before;
+      if (begin > farM || begin + reachM < 0) continue;
+      const first = max(0, ceil(begin * perStep));
+      const last = min(samples - 1, floor((begin + reachM) * perStep));
+      const x = sourcePressure * pointRe[k]!;
+      const y = sourcePressure * pointIm[k]!;
+      for (let j = first; j <= last; j++) {
+        const at = (j * step - begin) * perEnvelope;
+        const i = at | 0;
+        const e = table[i]! + (table[i + 1]! - table[i]!) * (at - i);
+        re[j]! += x * e;
+        im[j]! += y * e;
+      }
+    }
+  }
+}
+
+/** Lets bed and volume speckle drift on: `alike` of it stays, `fresh` is new. */
+function addSpeckle(
+  { re, im }: Speckle,
+  at: number,
+  alike: number,
+  fresh: number,
+  gRe: Float32Array,
+  gIm: Float32Array,
+): void {
+  const mask = SPECKLE_MASK;
+  const samples = gRe.length;
+  for (let j = 0; j < samples; j++) {
+    const s = (at + j) & mask;
+    gRe[j] = alike * gRe[j]! + fresh * re[s]!;
+    gIm[j] = alike * gIm[j]! + fresh * im[s]!;
+  }
+}
+
+/** Fills a ping's samples with diffuse echoes as speckle of their power, and with noise and what the face rings. */
+function hear(
+  { re: tableRe, im: tableIm }: Speckle,
+  at: number,
+  heard: {
+    gRe: Float32Array;
+    gIm: Float32Array;
+    diffuse: Float64Array;
+    source: number;
+    noise: number;
+    ring: Float64Array;
+    rings: number;
+  },
+  re: Float64Array,
+  im: Float64Array,
+): void {
+  const { gRe, gIm, diffuse, source, noise, ring, rings } = heard;
+  const mask = SPECKLE_MASK;
+  const { sqrt } = Math;
+  const still = sqrt(noise);
+  const samples = re.length;
+  for (let j = 0; j < samples; j++) {
+    const q = (at + j) & mask;
+    const loud = sqrt(source * diffuse[j]!);
+    const hiss = j < rings ? sqrt(noise + ring[j]!) : still;
+    re[j] = loud * gRe[j]! + hiss * tableRe[q]!;
+    im[j] = loud * gIm[j]! + hiss * tableIm[q]!;
+  }
+}
 
 /**
  * Sends the pulse and listens: each sample is the complex sum of the points within one pulse, of diffuse echoes (bed,
@@ -152,108 +357,47 @@ export function listen(
   const im = new Float64Array(samples);
   const diffuse = new Float64Array(samples);
   const raw = kernel ? new Float64Array(samples) : diffuse;
-  const { binM, binCount, points, bed, volume } = geometry;
-  const { power: bedPower, firstBin, reflection } = bed;
-  const perBin = 1 / binM;
-  const bedReach = binM * binCount;
+  const { binM, binCount, volume } = geometry;
   const envelope = envelopeTable(budget.pulse.kind);
-  const envelopeBefore = envelope.before * echoM;
-  const envelopeReachM = ((envelope.table.length - 2) / ENVELOPE_STEPS) * echoM;
-  const perEnvelope = ENVELOPE_STEPS / echoM;
-  const pingsLate = Math.min(MOST_PERIODS, Math.ceil((BED_ECHOES * bedReach) / period) + 1);
-  // Diffuse echoes gather over the resolution; where echoes are drawn longer than that they are thinned to match.
   const share = budget.resolutionM / echoM;
-  const gathered = volume.map(({ power }) =>
-    Float64Array.from(
-      { length: samples + 1 },
-      (_, j) =>
-        share *
-        (cumulativeAt(power, 0, binCount, perBin, j * step) -
-          cumulativeAt(power, 0, binCount, perBin, (j - perEcho) * step)),
+  const ear: Ear = {
+    step,
+    perEcho,
+    echoM,
+    samples,
+    farM,
+    period,
+    pingsLate: Math.min(MOST_PERIODS, Math.ceil((BED_ECHOES * binM * binCount) / period) + 1),
+    share,
+    geometry,
+    absorbed: Float64Array.from({ length: binCount + 1 }, (_, b) =>
+      fromDb(-2 * geometry.absorptionDbPerM * (b + 0.5) * binM),
     ),
-  );
-  // What absorption takes on each round trip beyond the first, by bin.
-  const absorbed = Float64Array.from({ length: binCount + 1 }, (_, b) =>
-    fromDb(-2 * geometry.absorptionDbPerM * (b + 0.5) * binM),
-  );
+    gathered: volume.map(({ power }) =>
+      Float64Array.from(
+        { length: samples + 1 },
+        (_, j) =>
+          share *
+          (cumulativeAt(power, 0, binCount, 1 / binM, j * step) -
+            cumulativeAt(power, 0, binCount, 1 / binM, (j - perEcho) * step)),
+      ),
+    ),
+    behind: new Float64Array(perEcho),
+  };
   // Where in its beat each other sounder is at time 0; the same for every face of the boat.
   const interference = otherSounders.map((_, k) => seededRandom(k + 1).uniform());
   const bursts = electrical
     ? burstAt(random.fork('electrical'), Math.ceil((track.timeS[pings - 1] ?? 0) / electrical.everyS) + 1)
     : null;
-  // Looked up once: in the loops below a lookup through the module would cost more than the work.
-  const [mask, cumulative, bedEchoes, steps] = [SPECKLE_MASK, cumulativeAt, BED_ECHOES, envelope.table];
-  const { re: tableRe, im: tableIm } = table;
-  const { sqrt, max, min, floor, ceil, log10, exp } = Math;
-  const behind = new Float64Array(perEcho);
+  const mask = SPECKLE_MASK;
+  const { max, min, floor, ceil, sqrt, exp } = Math;
 
   for (let p = 0; p < pings; p++) {
     raw.fill(0);
-    // n counts ping periods back: what was sent n pings ago and arrives only now.
-    for (let n = 0; n < pingsLate; n++) {
-      // Before the recording began the boat pinged as well, over much the same bed.
-      const sent = max(0, p - n);
-      const row = sent * binCount;
-      const lateBy = n * period;
-      for (let m = 1; m <= bedEchoes; m++) {
-        const begins = m * firstBin[sent]! * binM - lateBy;
-        const ends = m * bedReach + echoM - lateBy;
-        if (ends < 0) continue;
-        const from = max(0, floor(begins / step));
-        const to = min(samples - 1, floor(ends / step));
-        // Each further round trip: a quarter of the power for spreading, |V|² at the bed, the surface, absorption.
-        const again = (share * Math.pow(reflection[sent]! * SURFACE_REFLECTION, m - 1)) / (m * m);
-        for (let i = 0; i < perEcho; i++)
-          behind[(from + i) % perEcho] = cumulative(
-            bedPower,
-            row,
-            binCount,
-            perBin,
-            ((from + i - perEcho) * step + lateBy) / m,
-          );
-        let slot = from % perEcho;
-        for (let j = from; j <= to; j++) {
-          const once = (j * step + lateBy) / m;
-          const here = cumulative(bedPower, row, binCount, perBin, once);
-          const echo = here - behind[slot]!;
-          behind[slot] = here;
-          if (++slot === perEcho) slot = 0;
-          if (echo <= 0) continue;
-          if (m === 1) raw[j]! += again * echo;
-          else {
-            const b = once < bedReach ? absorbed[(once * perBin) | 0]! : 0;
-            raw[j]! += again * echo * (m === 2 ? b : b * b);
-          }
-        }
-      }
-    }
-    for (let k = 0; k < volume.length; k++) {
-      const { shiftM, gain, fromM, toM } = volume[k]!;
-      const part = gathered[k]!;
-      const shift = shiftM[p]! / step;
-      const g = gain[p]!;
-      const whole = floor(shift);
-      const rest = shift - whole;
-      const from = max(0, floor(fromM / step + shift), whole + 1);
-      const to = min(samples - 1, floor((toM + echoM) / step + shift), samples + whole - 1);
-      for (let j = from; j <= to; j++) {
-        const i = j - whole;
-        raw[j]! += g * (part[i]! + (part[i - 1]! - part[i]!) * rest);
-      }
-    }
-    if (kernel) {
-      // The box above holds all within δ before a sample; the kernel spreads it as compression does.
-      diffuse.fill(0);
-      const { first, weight } = kernel;
-      for (let j = 0; j < samples; j++) {
-        const here = raw[j]!;
-        if (here === 0) continue;
-        for (let i = 0; i < weight.length; i++) {
-          const at = j + first + i;
-          if (at >= 0 && at < samples) diffuse[at]! += here * weight[i]!;
-        }
-      }
-    }
+    addBed(ear, p, raw);
+    addVolume(ear, p, raw);
+    // What is gathered holds all within an echo before a sample.
+    if (kernel) compress(raw, kernel, diffuse);
 
     const moved =
       p === 0
@@ -273,41 +417,9 @@ export function listen(
       const since = track.timeS[p]! - (beat + bursts[beat]!) * electrical.everyS;
       if (since >= 0 && since < electrical.lengthS) noise += restNoise * fromDb(electrical.overNoiseDb);
     }
-    const still = sqrt(noise);
-    for (let j = 0; j < samples; j++) {
-      const s = (speckleAt + j) & mask;
-      const q = (noiseAt + j) & mask;
-      const a = alike * gRe[j]! + fresh * tableRe[s]!;
-      const b = alike * gIm[j]! + fresh * tableIm[s]!;
-      gRe[j] = a;
-      gIm[j] = b;
-      const loud = sqrt(source * diffuse[j]!);
-      const hiss = j < rings ? sqrt(noise + ring[j]!) : still;
-      re[j] = loud * a + hiss * tableRe[q]!;
-      im[j] = loud * b + hiss * tableIm[q]!;
-    }
-
-    for (let n = 0; n < pingsLate && n <= p; n++) {
-      const sent = p - n;
-      const lateBy = n * period;
-      const { rangeM, re: pointRe, im: pointIm } = points;
-      for (let k = points.start[sent]!; k < points.start[sent + 1]!; k++) {
-        const range = rangeM[k]! - lateBy;
-        const begin = range - envelopeBefore;
-        if (begin > farM || begin + envelopeReachM < 0) continue;
-        const first = max(0, ceil(begin / step));
-        const last = min(samples - 1, floor((begin + envelopeReachM) / step));
-        const x = sourcePressure * pointRe[k]!;
-        const y = sourcePressure * pointIm[k]!;
-        for (let j = first; j <= last; j++) {
-          const at = (j * step - begin) * perEnvelope;
-          const i = at | 0;
-          const e = steps[i]! + (steps[i + 1]! - steps[i]!) * (at - i);
-          re[j]! += x * e;
-          im[j]! += y * e;
-        }
-      }
-    }
+    addSpeckle(table, speckleAt, alike, fresh, gRe, gIm);
+    hear(table, noiseAt, { gRe, gIm, diffuse, source, noise, ring, rings }, re, im);
+    addPoints(ear, p, sourcePressure, envelope, re, im);
 
     for (let k = 0; k < otherSounders.length; k++) {
       const other = otherSounders[k]!;
@@ -323,11 +435,7 @@ export function listen(
       }
     }
 
-    const out = p * samples;
-    for (let j = 0; j < samples; j++) {
-      const power = re[j]! * re[j]! + im[j]! * im[j]! + 1e-12;
-      levelDb[out + j] = 10 * log10(power < ceiling ? power : ceiling);
-    }
+    powersToDb(re, im, ceiling, levelDb, p * samples);
   }
   return { sampleStepM: step, sampleCount: samples, echoM, levelDb };
 }

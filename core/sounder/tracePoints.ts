@@ -2,7 +2,10 @@ import { fishTargetStrength, tiltEffect } from '@/core/water';
 import type { Face } from '@/core/rig';
 import { fishAt, gearAt, type Scene, type Track } from '@/core/scene';
 import type { Frames } from './frame';
+import { LOSS_STEP_M, pathOf } from './path';
 import { reachAlong, type PatternTable } from './patternTable';
+import { PointList } from './pointList';
+import { crowdTracer } from './traceCrowds';
 
 /** Every point that answers, ping after ping. */
 export interface PointEchoes {
@@ -32,183 +35,6 @@ const PHASES = 4096;
 const COS = Float64Array.from({ length: PHASES }, (_, i) => Math.cos((2 * Math.PI * i) / PHASES));
 const SIN = Float64Array.from({ length: PHASES }, (_, i) => Math.sin((2 * Math.PI * i) / PHASES));
 
-/** The same coarser for crowds, cosine and sine side by side, small enough for the nearest memory. */
-const CROWD_PHASES = 2048;
-const TURN = Float32Array.from({ length: 2 * CROWD_PHASES }, (_, i) => {
-  const angle = (2 * Math.PI * ((i >> 1) + 0.5)) / CROWD_PHASES;
-  return i % 2 === 0 ? Math.cos(angle) : Math.sin(angle);
-});
-
-/** Absorption by range at this step; between two entries it is linear. */
-const LOSS_STEP_M = 0.25;
-
-/** Room a list begins with. */
-const FIRST_ROOM = 1 << 19;
-
-/** Most points of one pass: two hundred million bytes. */
-const MOST_POINTS = 16e6;
-
-/** A list of points that grows without a garbage trail. */
-class PointList {
-  count = 0;
-  range = new Float32Array(FIRST_ROOM);
-  re = new Float32Array(FIRST_ROOM);
-  im = new Float32Array(FIRST_ROOM);
-
-  /** Makes room for `more` points. @throws RangeError for more than a pass may have */
-  reserve(more: number): void {
-    const need = this.count + more;
-    if (need <= this.range.length) return;
-    if (need > MOST_POINTS) throw new RangeError('sounder: this pass has too many echoes; make it shorter');
-    const size = Math.max(2 * this.range.length, need);
-    this.range = grown(this.range, size);
-    this.re = grown(this.re, size);
-    this.im = grown(this.im, size);
-  }
-}
-
-function grown(old: Float32Array, size: number): Float32Array<ArrayBuffer> {
-  const bigger = new Float32Array(size);
-  bigger.set(old);
-  return bigger;
-}
-
-/** Two-way pressure pattern under which one of many points is left out, −50 dB. */
-const FAINTEST_OF_MANY = 3.2e-3;
-
-/** What points without a sway are given. */
-const STILL = new Float32Array(0);
-const STILL_SWING = new Float64Array(4);
-
-/** One ping's beam, and how sound is lost and turns with range. */
-interface Aim {
-  ax: number;
-  ay: number;
-  az: number;
-  bx: number;
-  by: number;
-  bz: number;
-  /** Heading. */
-  ch: number;
-  sh: number;
-  reach: number;
-  pattern: PatternTable;
-  loss: Float64Array;
-  turnsPerM: number;
-}
-
-/**
- * The many small echoes of one ping, summed as complex pressure in range bins an eighth of the resolution fine: within a bin
- * they arrive together as far as the pulse can tell.
- */
-interface Crowd {
-  perM: number;
-  re: Float64Array;
-  im: Float64Array;
-  /** First and last bin in use. */
-  from: number;
-  to: number;
-}
-
-/** Bins of a crowd to one resolution. */
-const BINS_PER_ECHO = 8;
-
-/**
- * Adds the many points of one body to a ping's crowd.
- * @param points x, y, z (and pressure ratio when `stride` is 4) a point @param sway displacement at swing 1, 3 a point, or empty
- * @param swing of each quarter of the points
- */
-function cast(
-  crowd: Crowd,
-  aim: Aim,
-  points: Float32Array,
-  stride: 3 | 4,
-  sway: Float32Array,
-  swing: Float64Array,
-  amplitude: number,
-  x: number,
-  y: number,
-  z: number,
-): void {
-  const count = points.length / stride;
-  const { re: outRe, im: outIm, perM } = crowd;
-  const most = outRe.length - 1;
-  const { ax, ay, az, bx, by, bz, ch, sh, reach, loss, turnsPerM, pattern } = aim;
-  const { round, along, athwart, perAlong, perAthwart, span } = pattern;
-  // Looked up once: in here a lookup through the module would cost more than the work.
-  const [turn, perLoss, phases, faintest] = [TURN, 1 / LOSS_STEP_M, CROWD_PHASES, FAINTEST_OF_MANY];
-  const sways = sway.length > 0;
-  const { sqrt } = Math;
-  let from = crowd.from;
-  let to = crowd.to;
-  for (let n = 0; n < count; n++) {
-    const i = stride * n;
-    let px = x + points[i]!;
-    let py = y + points[i + 1]!;
-    let pz = z + points[i + 2]!;
-    if (sways) {
-      const w = swing[n & 3]!;
-      px += w * sway[i]!;
-      py += w * sway[i + 1]!;
-      pz += w * sway[i + 2]!;
-    }
-    const ahead = px * ch + py * sh;
-    const far = reach * pz;
-    if (ahead > far || ahead < -far) continue;
-    const range = sqrt(px * px + py * py + pz * pz);
-    const inverse = 1 / range;
-    const u = (px * ax + py * ay + pz * az) * inverse;
-    const w = (px * bx + py * by + pz * bz) * inverse;
-    let at = round ? (u * u + w * w) * perAthwart : w * w * perAthwart;
-    if (at > perAthwart) at = perAthwart;
-    let k = at | 0;
-    let two = athwart[k]!;
-    two += (athwart[k + 1]! - two) * (at - k);
-    if (!round) {
-      const u2 = u * u;
-      if (u2 >= span) continue;
-      at = u2 * perAlong;
-      k = at | 0;
-      const fore = along[k]!;
-      two *= fore + (along[k + 1]! - fore) * (at - k);
-    }
-    if (two < faintest) continue;
-    const bin = (range * perM) | 0;
-    if (bin > most) continue;
-    const own = stride === 4 ? points[i + 3]! : 1;
-    const a = amplitude * own * two * loss[(range * perLoss + 0.5) | 0]! * inverse * inverse;
-    const cycles = turnsPerM * range;
-    k = (((cycles - (cycles | 0)) * phases) | 0) << 1;
-    outRe[bin]! += a * turn[k]!;
-    outIm[bin]! += a * turn[k + 1]!;
-    if (bin < from) from = bin;
-    if (bin > to) to = bin;
-  }
-  crowd.from = from;
-  crowd.to = to;
-}
-
-/** Puts a ping's crowd on the list, a point a bin in use, and empties it. */
-function settle(crowd: Crowd, list: PointList): void {
-  const { re, im, perM } = crowd;
-  if (crowd.to < crowd.from) return;
-  list.reserve(crowd.to - crowd.from + 1);
-  let count = list.count;
-  for (let bin = crowd.from; bin <= crowd.to; bin++) {
-    const x = re[bin]!;
-    const y = im[bin]!;
-    if (x === 0 && y === 0) continue;
-    list.range[count] = (bin + 0.5) / perM;
-    list.re[count] = x;
-    list.im[count] = y;
-    count++;
-    re[bin] = im[bin] = 0;
-  }
-  list.count = count;
-  crowd.from = re.length;
-  crowd.to = -1;
-}
-
 /**
  * Works out which points answer each ping, from what range, how strongly and in what phase: fish by their highlights and
  * their tilt against the beam, bait one by one, cover, gear, drifters and the mirror part of the bed.
@@ -232,11 +58,9 @@ export function tracePoints(
   const list = new PointList();
   const start = new Int32Array(pings + 1);
   const wavelength = soundSpeedMps / face.frequencyHz;
-  const turnsPerM = 2 / wavelength;
+  const path = pathOf(wavelength, absorptionDbPerM);
+  const { loss, turnsPerM } = path;
   const reach = reachAlong(face.beam);
-  const loss = Float64Array.from({ length: 2000 / LOSS_STEP_M }, (_, i) =>
-    Math.pow(10, (-2 * absorptionDbPerM * i * LOSS_STEP_M) / 20),
-  );
   const { sqrt, floor, cos, sin } = Math;
   // Looked up once: in here a lookup through the module would cost more than the work.
   const [cosOf, sinOf, nearest, faintest, perLoss, phases] = [
@@ -288,21 +112,8 @@ export function tracePoints(
   const targetAmplitude = scene.targets.map((t) => Math.pow(10, t.targetStrengthDb / 20));
   const gearAmplitude = scene.gear.map((g) => Math.pow(10, g.targetStrengthDb / 20));
   const drifterAmplitude = scene.drifters.map((d) => Math.pow(10, d.targetStrengthDb / 20));
-  const baitAmplitude = scene.clouds.map((c) =>
-    Math.pow(10, fishTargetStrength(c.lengthM, face.frequencyHz, c.bladder) / 20),
-  );
   const place = new Float64Array(6);
-  const perM = BINS_PER_ECHO / resolutionM;
-  const bins = Math.ceil(farM * perM) + 1;
-  const crowd: Crowd = {
-    perM,
-    re: new Float64Array(bins),
-    im: new Float64Array(bins),
-    from: bins,
-    to: -1,
-  };
-  const swing = new Float64Array(4);
-  const aim: Aim = { ax, ay, az, bx, by, bz, ch: 1, sh: 0, reach, pattern, loss, turnsPerM };
+  const crowds = crowdTracer(scene, track, frames, face, pattern, path, resolutionM, farM);
 
   for (let p = 0; p < pings; p++) {
     start[p] = list.count;
@@ -368,38 +179,7 @@ export function tracePoints(
       const z = d.z + d.vz * age - heave;
       if (z > nearest) put(drifterAmplitude[k]!, d.x + d.vx * age - x0, d.y + d.vy * age - y0, z, 0);
     }
-    aim.ax = ax;
-    aim.ay = ay;
-    aim.az = az;
-    aim.bx = bx;
-    aim.by = by;
-    aim.bz = bz;
-    aim.ch = ch;
-    aim.sh = sh;
-    for (let k = 0; k < scene.covers.length; k++) {
-      const cover = scene.covers[k]!;
-      const dx = cover.x - x0;
-      const dy = cover.y - y0;
-      if (Math.abs(dx * ch + dy * sh) > reach * (cover.footM - heave) + cover.radiusM) continue;
-      cast(crowd, aim, cover.points, 4, STILL, STILL_SWING, 1, -x0, -y0, -heave);
-    }
-    for (let k = 0; k < scene.clouds.length; k++) {
-      const cloud = scene.clouds[k]!;
-      const dx = cloud.x + cloud.vx * t - x0;
-      const dy = cloud.y + cloud.vy * t - y0;
-      const dz = cloud.z - heave;
-      // Strays and sway reach beyond the half axes.
-      const size = 1.6 * Math.max(cloud.radiusXM, cloud.radiusYM);
-      if (Math.abs(dx * ch + dy * sh) > reach * (dz + 1.6 * cloud.radiusZM) + size) continue;
-      // Four bands of the cloud sway out of step.
-      const turn = (2 * Math.PI * t) / cloud.swayPeriodS;
-      swing[0] = sin(turn);
-      swing[1] = sin(1.13 * turn + 1.7);
-      swing[2] = sin(0.91 * turn + 3.1);
-      swing[3] = sin(1.31 * turn + 4.4);
-      cast(crowd, aim, cloud.offsets, 3, cloud.sway, swing, baitAmplitude[k]!, dx, dy, dz);
-    }
-    settle(crowd, list);
+    crowds(p, list);
   }
   start[pings] = list.count;
   return {
