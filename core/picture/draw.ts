@@ -66,51 +66,68 @@ function bedFor(desk: Desk, channel: Channel, lookNoDeeperM: number | null): Flo
 /** Sharpening: how much of a sample's rise over its neighbours is added, a step. */
 const SHARPEN = 0.35;
 
-/** Which samples each row of a window shows, counted from the window's top. */
+/** Which samples each row of a window shows; none where first is beyond last. */
 interface RowSamples {
+  /** Samples from the surface to the window's top. */
+  shift: number;
   first: Int32Array;
   last: Int32Array;
 }
 
+/** Fills the samples of each row for a window that begins `shift` samples down. A row finer than a sample shows the one it lies in. */
+function fillRows(
+  rowSamples: RowSamples,
+  rowM: number,
+  { sampleStepM, sampleCount }: Channel,
+  shift: number,
+): void {
+  rowSamples.shift = shift;
+  const { first, last } = rowSamples;
+  for (let r = 0; r < first.length; r++) {
+    const from = Math.ceil((r * rowM) / sampleStepM);
+    const to = Math.max(0, Math.ceil(((r + 1) * rowM) / sampleStepM) - 1);
+    first[r] = Math.max(0, Math.min(from, to) + shift);
+    last[r] = Math.min(sampleCount - 1, to + shift);
+  }
+}
+
+/** What turns a level into a step of the palette: its own dB times `perDb`, and `lift` by sample, already in steps. */
+interface Ink {
+  perDb: number;
+  lift: Float32Array;
+  /** Under this many steps nothing is drawn: the first colour. */
+  least: number;
+}
+
 /**
- * One column's cells: the strongest sample of each row's water. A row finer than a sample shows the sample it lies in.
- * @param level dB by sample from `base` on, `count` of them @param gain dB by sample @param shift samples from the surface to
- * the window's top
+ * One column's cells: the strongest sample of each row's water.
+ * @param level dB by sample from `base` on @param more steps added to the whole column
  */
 function cellsInto(
   level: Float32Array,
   base: number,
-  count: number,
-  gain: Float32Array,
+  { perDb, lift, least }: Ink,
   { first, last }: RowSamples,
-  shift: number,
-  scale: ColourScale,
-  gainDb: number,
+  more: number,
   out: Uint16Array,
   at: number,
 ): void {
   const rows = first.length;
   const most = PALETTE_STEPS;
-  const least = scale.leastDb - gainDb;
-  const offset = (gainDb - scale.bottomDb) * scale.stepsPerDb + 1;
-  const perDb = scale.stepsPerDb;
   for (let r = 0; r < rows; r++) {
-    let j = first[r]! + shift;
-    let to = last[r]! + shift;
-    if (to >= count) to = count - 1;
-    if (j < 0) j = 0;
-    let strongest = -1e9;
-    for (; j <= to; j++) {
-      const x = level[base + j]! + gain[j]!;
+    let j = first[r]!;
+    const to = last[r]!;
+    if (j > to) continue;
+    let strongest = level[base + j]! * perDb + lift[j]!;
+    while (j < to) {
+      j++;
+      const x = level[base + j]! * perDb + lift[j]!;
       if (x > strongest) strongest = x;
     }
-    let step = 0;
-    if (strongest >= least) {
-      step = (strongest * perDb + offset) | 0;
-      if (step < 1) step = 1;
-      else if (step > most) step = most;
-    }
-    out[at + r] = step;
+    strongest += more;
+    if (strongest < least) continue;
+    const step = strongest | 0;
+    out[at + r] = step < 1 ? 1 : step > most ? most : step;
   }
 }
 
@@ -140,14 +157,13 @@ function stepsOf({ recording, channel, settings, rows, columns, window, bedM, de
   const auto =
     settings.gainMode === 'auto' ? autoGain(channel, level, gain, bedM, recording.navigation.timeS) : null;
   const n = channel.sampleCount;
+  const ink: Ink = {
+    perDb: scale.stepsPerDb,
+    lift: Float32Array.from(gain, (g) => (g - scale.bottomDb) * scale.stepsPerDb + 1),
+    least: (scale.leastDb - scale.bottomDb) * scale.stepsPerDb + 1,
+  };
   const rowM = window.spanM / rows;
-  const rowSamples: RowSamples = { first: new Int32Array(rows), last: new Int32Array(rows) };
-  for (let r = 0; r < rows; r++) {
-    const first = Math.ceil((r * rowM) / channel.sampleStepM);
-    const last = Math.ceil(((r + 1) * rowM) / channel.sampleStepM) - 1;
-    rowSamples.first[r] = last < first ? Math.max(0, last) : first;
-    rowSamples.last[r] = Math.max(last, 0);
-  }
+  const rowSamples: RowSamples = { shift: NaN, first: new Int32Array(rows), last: new Int32Array(rows) };
   const { from, to, part } = columns;
   const count = from.length;
   const steps = new Uint16Array(count * rows);
@@ -183,17 +199,16 @@ function stepsOf({ recording, channel, settings, rows, columns, window, bedM, de
     return sharp;
   };
   const put = (first: number, last: number, share: number, out: Uint16Array, at: number): void => {
+    const shift = Math.round((topOf(last) - channel.firstRangeM) / channel.sampleStepM);
+    if (shift !== rowSamples.shift) fillRows(rowSamples, rowM, channel, shift);
     // One ping as it is needs no gathering.
     const plain = first === last && share === 0 && !sharp;
     cellsInto(
       plain ? level : gather(first, last, share),
       plain ? first * n : 0,
-      n,
-      gain,
+      ink,
       rowSamples,
-      Math.round((topOf(last) - channel.firstRangeM) / channel.sampleStepM),
-      scale,
-      auto ? auto[last]! + settings.gainDb : 0,
+      auto ? (auto[last]! + settings.gainDb) * scale.stepsPerDb : 0,
       out,
       at,
     );
