@@ -37,7 +37,19 @@ function summary(reading: Reading): string {
     );
   for (const f of reading.findings)
     lines.push(
-      `  ${f.kind === 'fish' ? `single mark, ${f.shape}` : 'cloud'} at ${f.rangeM.toFixed(1)} m, ${f.timeS.toFixed(0)} s, ${Math.round(100 * f.confidence)} %; could also be ${f.rival.reading} (to tell: ${f.rival.test})`,
+      `  ${f.kind === 'fish' ? `single mark, ${f.shape}` : f.kind === 'cloud' ? `cloud, ${f.mood}` : `on the bed, ${f.cover}`} at ${f.rangeM.toFixed(1)} m, ${f.timeS.toFixed(0)} s, ${Math.round(100 * f.confidence)} %; could also be ${f.rival.reading} (to tell: ${f.rival.test})`,
+    );
+  for (const s of reading.structure)
+    lines.push(
+      `  ${s.kind}: ${s.heightM.toFixed(1)} m, pings ${s.fromPing}–${s.toPing}, ${s.topM.toFixed(1)}–${s.footM.toFixed(1)} m`,
+    );
+  for (const l of reading.lures)
+    lines.push(
+      `  own lure, pings ${l.fromPing}–${l.toPing}${l.answers.map((a) => `; ${a.answer} at ${a.timeS.toFixed(0)} s`).join('')}`,
+    );
+  if (reading.missingLeg)
+    lines.push(
+      `  the leg ${reading.missingLeg.leg} is missing in ${reading.missingLeg.count} of ${reading.missingLeg.of}: check the level`,
     );
   return lines.join('\n');
 }

@@ -7,7 +7,7 @@ const finite = (low: number, high: number) =>
 
 /** What a finding was called when it was kept, and where it lies. */
 export const KeptMarkSchema = v.object({
-  kind: v.picklist(['fish', 'cloud']),
+  kind: v.picklist(['fish', 'cloud', 'cover']),
   shape: v.nullable(
     v.picklist(['arch', 'half', 'clip', 'line', 'thread', 'streak', 'dash', 'dot', 'nothing']),
   ),

@@ -5,3 +5,4 @@ export { bisectFalling } from './bisect';
 export { clamp, logistic, median, medianInPlace, selectInPlace } from './statistics';
 export { distanceM, offsetFrom, placeFrom, type Position } from './position';
 export { powersToDb } from './powersToDb';
+export { powerOf } from './powerOf';

@@ -1,18 +1,21 @@
-import { selectInPlace } from '@/core/maths';
+import { medianInPlace, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 
 /** Seconds a local background is taken over: longer than a cloud stays under a drifting boat. */
 const SPAN_S = 120;
 /** Pings looked at in that span, and pings between the middles of two spans. */
-const LOOKED_AT = 128;
-const EVERY_PINGS = 64;
+const LOOKED_AT = 96;
+const EVERY_PINGS = 96;
 
 /** The share of pings a background is read at: fish and bait may fill up to two thirds of a span. */
 const QUANTILE = 0.35;
 
 /** Exponential intensity has that quantile this far under its mean, dB: 10 log(−ln(1 − q)). */
 const QUANTILE_UNDER_MEAN_DB = 10 * Math.log10(-Math.log(1 - QUANTILE));
+
+/** Samples under the bed line for which an excess is still worked out; deeper it is left at 0. */
+const UNDER_BED_SAMPLES = 4;
 
 /** How far each sample stands over the water around it. */
 export interface Excess {
@@ -38,9 +41,12 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
     const middle = Math.min(pingCount - 1, m * EVERY_PINGS + EVERY_PINGS / 2);
     const from = Math.max(0, middle - (span >> 1));
     const to = Math.min(pingCount - 1, middle + (span >> 1));
+    let deepest = 0;
+    for (let p = from; p <= to; p += stride) if (bedSample[p]! > deepest) deepest = bedSample[p]!;
     for (let j = 0; j < n; j++) {
       let count = 0;
-      for (let p = from; p <= to; p += stride) if (j < bedSample[p]!) values[count++] = levelDb[p * n + j]!;
+      if (j < deepest)
+        for (let p = from; p <= to; p += stride) if (j < bedSample[p]!) values[count++] = levelDb[p * n + j]!;
       back[m * n + j] =
         count >= 8
           ? selectInPlace(values, Math.floor(QUANTILE * count), count) - QUANTILE_UNDER_MEAN_DB
@@ -48,16 +54,20 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
             ? back[m * n + j - 1]!
             : 0;
     }
-    smoothAlongRange(back, m * n, n);
+    smoothAlongRange(back, m * n, n, channel.sampleStepM);
   }
   const overDb = new Float32Array(pingCount * n);
   for (let p = 0; p < pingCount; p++) {
     const at = Math.min(middles - 1, Math.max(0, (p - EVERY_PINGS / 2) / EVERY_PINGS));
     const low = Math.floor(at);
-    const high = Math.min(middles - 1, low + 1);
     const u = at - low;
-    for (let j = 0; j < n; j++)
-      overDb[p * n + j] = levelDb[p * n + j]! - (back[low * n + j]! * (1 - u) + back[high * n + j]! * u);
+    const a = low * n;
+    const b = Math.min(middles - 1, low + 1) * n;
+    const row = p * n;
+    // Under the bed nothing is sought.
+    const end = Math.min(n, bedSample[p]! + UNDER_BED_SAMPLES);
+    for (let j = 0; j < end; j++)
+      overDb[row + j] = levelDb[row + j]! - (back[a + j]! + (back[b + j]! - back[a + j]!) * u);
   }
   return { overDb };
 }
@@ -78,55 +88,65 @@ const LOG_MEAN_UNDER_DB = 2.51;
 export function singleExcess(channel: Channel, bed: BedLine, { overDb }: Excess): Float32Array {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const half = Math.max(ROUND_SAMPLES, Math.round(ROUND_M / step));
-  const mean = new Float32Array(pingCount * n);
-  const sum = new Float64Array(n + 1);
-  for (let p = 0; p < pingCount; p++) {
-    const row = p * n;
-    const range = bed.rangeM[p]!;
-    const end =
-      range === range ? Math.max(1, Math.min(n, Math.floor((range - channel.firstRangeM) / step) - 3)) : n;
-    for (let j = 0; j < n; j++) {
-      const over = overDb[row + j]!;
-      sum[j + 1] = sum[j]! + (over < ROUND_CAP_DB ? over : ROUND_CAP_DB);
-    }
-    for (let j = 0; j < end; j++) {
-      const a = j < half ? 0 : j - half;
-      const b = j + half + 1 < end ? j + half + 1 : end;
-      mean[row + j] = (sum[b]! - sum[a]!) / (b - a);
-    }
-  }
   const out = new Float32Array(pingCount * n);
+  const sum = new Float64Array(n + 1);
   const run = new Float64Array(n);
+  // Means along range of the pings in the window, each in its slot.
+  const slots = 2 * ROUND_PINGS + 1;
+  const mean = new Float32Array(slots * n);
+  const ends = Int32Array.from(bed.rangeM, (range) =>
+    range === range ? Math.max(1, Math.min(n, Math.floor((range - channel.firstRangeM) / step) - 3)) : n,
+  );
   let held = 0;
   for (let p = -ROUND_PINGS; p < pingCount; p++) {
     const coming = p + ROUND_PINGS;
     const gone = p - ROUND_PINGS - 1;
-    if (coming < pingCount) {
-      held++;
-      for (let j = 0; j < n; j++) run[j]! += mean[coming * n + j]!;
-    }
     if (gone >= 0) {
       held--;
-      for (let j = 0; j < n; j++) run[j]! -= mean[gone * n + j]!;
+      const slot = (gone % slots) * n;
+      const end = ends[gone]!;
+      for (let j = 0; j < end; j++) run[j]! -= mean[slot + j]!;
+    }
+    if (coming < pingCount) {
+      held++;
+      const row = coming * n;
+      const slot = (coming % slots) * n;
+      const end = ends[coming]!;
+      for (let j = 0; j < end; j++) {
+        const over = overDb[row + j]!;
+        sum[j + 1] = sum[j]! + (over < ROUND_CAP_DB ? over : ROUND_CAP_DB);
+      }
+      for (let j = 0; j < end; j++) {
+        const a = j < half ? 0 : j - half;
+        const b = j + half + 1 < end ? j + half + 1 : end;
+        const m = (sum[b]! - sum[a]!) / (b - a);
+        mean[slot + j] = m;
+        run[j]! += m;
+      }
     }
     if (p < 0) continue;
-    for (let j = 0; j < n; j++) {
+    const row = p * n;
+    const end = Math.min(n, ends[p]! + 4 + UNDER_BED_SAMPLES);
+    for (let j = 0; j < end; j++) {
       const around = run[j]! / held + LOG_MEAN_UNDER_DB;
-      out[p * n + j] = overDb[p * n + j]! - (around > 0 ? around : 0);
+      out[row + j] = overDb[row + j]! - (around > 0 ? around : 0);
     }
   }
   return out;
 }
 
-/** Mean of five samples, in place: a median over few pings is itself a little ragged. */
-function smoothAlongRange(values: Float32Array, from: number, count: number): void {
-  let a = values[from]!;
-  let b = a;
-  for (let j = 2; j < count - 2; j++) {
-    const c = values[from + j]!;
-    const mean = (a + b + c + values[from + j + 1]! + values[from + j + 2]!) / 5;
-    a = b;
-    b = c;
-    values[from + j] = mean;
+/** A line thinner than half of this that hangs at one range is no background: gear, or a fish under a boat that keeps still, m. */
+const THIN_M = 1.2;
+
+/** Median along range, in place: lines that hang at one range come out of it, layers and slopes stay. */
+function smoothAlongRange(values: Float32Array, from: number, count: number, stepM: number): void {
+  const half = Math.max(2, Math.round(THIN_M / stepM / 2));
+  const raw = values.slice(from, from + count);
+  const near = new Float32Array(2 * half + 1);
+  for (let j = 0; j < count; j++) {
+    const reach = Math.min(half, j, count - 1 - j);
+    let k = 0;
+    for (let i = j - reach; i <= j + reach; i++) near[k++] = raw[i]!;
+    values[from + j] = medianInPlace(near, k);
   }
 }

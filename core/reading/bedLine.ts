@@ -39,28 +39,33 @@ export function trackBed(channel: Channel): BedLine {
   const strength = new Float32Array(pingCount * bins);
   const sum = new Float64Array(n + 1);
   const level = channel.levelDb;
+  const [perWindow, cap] = [1 / window, CONTRAST_CAP_DB];
   for (let p = 0; p < pingCount; p++) {
     const row = p * n;
     for (let j = 0; j < n; j++) sum[j + 1] = sum[j]! + level[row + j]! + tvg[j]!;
-    let strongest = -Infinity;
+    let strongest = -1e9;
     for (let j = topSample; j + window <= n; j += perBin) {
-      const under = (sum[j + window]! - sum[j]!) / window;
+      const under = sum[j + window]! - sum[j]!;
       if (under > strongest) strongest = under;
     }
+    strongest *= perWindow;
+    const base = p * bins;
     for (let b = 0; b < bins; b++) {
       let best = -60;
-      for (let j = b * perBin; j < (b + 1) * perBin; j++) {
-        if (j < topSample || j + window > n) continue;
-        const under = (sum[j + window]! - sum[j]!) / window;
-        const over = (sum[j]! - sum[j - window]!) / window;
-        const contrast = under - over;
-        const s = (contrast < CONTRAST_CAP_DB ? contrast : CONTRAST_CAP_DB) + 0.8 * (under - strongest);
+      let bestUnder = 0;
+      const to = Math.min((b + 1) * perBin, n - window + 1);
+      for (let j = Math.max(topSample, b * perBin); j < to; j++) {
+        const middle = sum[j]!;
+        const under = (sum[j + window]! - middle) * perWindow;
+        const contrast = under - (middle - sum[j - window]!) * perWindow;
+        const s = (contrast < cap ? contrast : cap) + 0.8 * (under - strongest);
         if (s > best) {
           best = s;
-          strength[p * bins + b] = under;
+          bestUnder = under;
         }
       }
-      score[p * bins + b] = best;
+      strength[base + b] = bestUnder;
+      score[base + b] = best;
     }
   }
 

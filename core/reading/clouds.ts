@@ -7,6 +7,8 @@ import type { Excess } from './background';
 const FULL_DB = 6;
 /** Size of the window whose filling is measured: metres of range, and metres of way either side as pings (within bounds). */
 const WINDOW_M = 0.6;
+/** Cells a window is cut into along range. */
+const CELLS_A_WINDOW = 6;
 const WINDOW_WAY_M = 0.5;
 const FEWEST_PINGS = 3;
 const MOST_PINGS = 14;
@@ -27,8 +29,9 @@ export interface CloudOutline {
   /** Samples, −1 where it has a gap; rows of fromPing…toPing. */
   top: Int32Array;
   bottom: Int32Array;
-  /** Mean level over background inside, dB. */
+  /** Mean level over background inside, dB, and the share of samples inside that stand out. */
   overDb: number;
+  fill: number;
 }
 
 /** Clouds of a channel and, pings × samples, 1 where a sample is in or close to one. */
@@ -41,77 +44,45 @@ export function findClouds(
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const over = excess.overDb;
   const halfPings = Math.round(clamp(WINDOW_WAY_M * pingsPerM, FEWEST_PINGS, MOST_PINGS));
-  const half = Math.max(1, Math.round(Math.max(WINDOW_M, 4 * channel.resolutionM) / step / 2));
+  const windowM = Math.max(WINDOW_M, 4 * channel.resolutionM);
+  const perCell = Math.max(1, Math.floor(windowM / step / CELLS_A_WINDOW));
+  const half = Math.max(1, Math.round(windowM / step / 2 / perCell));
+  const cells = Math.floor(n / perCell);
   const bedSample = Int32Array.from(bed.rangeM, (r) =>
     r === r ? Math.floor((r - channel.firstRangeM - 2 * channel.resolutionM) / step) : n,
   );
+  const full = filling(over, bedSample, { pingCount, n, cells, perCell, half, halfPings });
 
-  // Filling by running sums, first along range and then along pings.
-  const column = new Float32Array(pingCount * n);
-  const sum = new Float32Array(n + 1);
-  for (let p = 0; p < pingCount; p++) {
-    const row = p * n;
-    const end = Math.min(n, bedSample[p]!);
-    for (let j = 0; j < n; j++) sum[j + 1] = sum[j]! + (j < end && over[row + j]! >= FULL_DB ? 1 : 0);
-    for (let j = half; j < n - half; j++)
-      column[row + j] = (sum[j + half + 1]! - sum[j - half]!) / (2 * half + 1);
-  }
-  /** 1 = in a skirt, 2 = in a core. */
-  const full = new Uint8Array(pingCount * n);
-  const run = new Float32Array(n);
-  for (let p = 0; p < pingCount + halfPings; p++) {
-    if (p < pingCount) for (let j = 0; j < n; j++) run[j]! += column[p * n + j]!;
-    const old = p - 2 * halfPings - 1;
-    if (old >= 0) for (let j = 0; j < n; j++) run[j]! -= column[old * n + j]!;
-    const middle = p - halfPings;
-    if (middle < 0) continue;
-    const whole = 2 * halfPings + 1;
-    for (let j = 0; j < n; j++)
-      full[middle * n + j] = run[j]! >= CORE_FILL * whole ? 2 : run[j]! >= SKIRT_FILL * whole ? 1 : 0;
-  }
-
-  const seen = new Uint8Array(pingCount * n);
   const taken = new Uint8Array(pingCount * n);
   const clouds: CloudOutline[] = [];
-  const stack: number[] = [];
+  const members = new Int32Array(full.length);
   for (let start = 0; start < full.length; start++) {
-    if (full[start] !== 2 || seen[start] === 1) continue;
-    const members: number[] = [];
-    stack.push(start);
-    seen[start] = 1;
+    if (full[start] !== CORE) continue;
+    const count = gatherRegion(full, cells, start, members);
     let fromPing = pingCount;
     let toPing = -1;
-    while (stack.length > 0) {
-      const at = stack.pop()!;
-      members.push(at);
-      const p = Math.floor(at / n);
-      const j = at - p * n;
+    for (let i = 0; i < count; i++) {
+      const p = (members[i]! / cells) | 0;
       if (p < fromPing) fromPing = p;
       if (p > toPing) toPing = p;
-      for (const next of [j > 0 ? at - 1 : -1, j < n - 1 ? at + 1 : -1, at - n, at + n])
-        if (next >= 0 && next < full.length && full[next]! > 0 && seen[next] === 0) {
-          seen[next] = 1;
-          stack.push(next);
-        }
     }
     if (toPing - fromPing + 1 < LEAST_PINGS) continue;
     const pings = toPing - fromPing + 1;
     const top = new Int32Array(pings).fill(-1);
     const bottom = new Int32Array(pings).fill(-1);
-    let total = 0;
-    for (const at of members) {
-      const p = Math.floor(at / n);
-      const j = at - p * n;
+    for (let i = 0; i < count; i++) {
+      const at = members[i]!;
+      const p = (at / cells) | 0;
+      const j = (at - p * cells) * perCell;
       const k = p - fromPing;
       if (top[k] === -1 || j < top[k]!) top[k] = j;
-      if (j > bottom[k]!) bottom[k] = j;
-      total += over[at]!;
+      if (j + perCell - 1 > bottom[k]!) bottom[k] = j + perCell - 1;
     }
     let tallest = 0;
-    for (let k = 0; k < pings; k++) if (top[k]! >= 0) tallest = Math.max(tallest, bottom[k]! - top[k]!);
+    for (let k = 0; k < pings; k++) if (top[k]! >= 0) tallest = Math.max(tallest, bottom[k]! - top[k]! + 1);
     // The window reaches half its height beyond the members it is centred on.
-    if ((tallest + 2 * half) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
-    clouds.push({ fromPing, toPing, top, bottom, overDb: total / members.length });
+    if ((tallest + 2 * half * perCell) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
+    const reach = half * perCell;
     for (
       let p = Math.max(0, fromPing - SKIRT_PINGS);
       p <= Math.min(pingCount - 1, toPing + SKIRT_PINGS);
@@ -119,9 +90,131 @@ export function findClouds(
     ) {
       const k = Math.min(pings - 1, Math.max(0, p - fromPing));
       if (top[k]! < 0) continue;
-      for (let j = Math.max(0, top[k]! - half); j <= Math.min(n - 1, bottom[k]! + half); j++)
+      for (let j = Math.max(0, top[k]! - reach); j <= Math.min(n - 1, bottom[k]! + reach); j++)
         taken[p * n + j] = 1;
     }
+    clouds.push(trimmed({ fromPing, toPing, top, bottom }, over, n, bedSample));
   }
   return { clouds, taken };
+}
+
+/** Draws an outline in to the first and last sample of each ping that stands out, and measures what is inside. */
+function trimmed(
+  { fromPing, toPing, top, bottom }: Omit<CloudOutline, 'overDb' | 'fill'>,
+  over: Float32Array,
+  n: number,
+  bedSample: Int32Array,
+): CloudOutline {
+  let total = 0;
+  let inside = 0;
+  let filled = 0;
+  for (let k = 0; k < top.length; k++) {
+    if (top[k]! < 0) continue;
+    const row = (fromPing + k) * n;
+    let a = top[k]!;
+    let b = Math.min(bottom[k]!, bedSample[fromPing + k]! - 1);
+    while (a <= b && over[row + a]! < FULL_DB) a++;
+    while (b >= a && over[row + b]! < FULL_DB) b--;
+    if (a > b) {
+      top[k] = bottom[k] = -1;
+      continue;
+    }
+    top[k] = a;
+    bottom[k] = b;
+    for (let j = a; j <= b; j++) {
+      total += over[row + j]!;
+      if (over[row + j]! >= FULL_DB) filled++;
+    }
+    inside += b - a + 1;
+  }
+  return {
+    fromPing,
+    toPing,
+    top,
+    bottom,
+    overDb: total / Math.max(1, inside),
+    fill: filled / Math.max(1, inside),
+  };
+}
+
+/** How a cell counts. */
+const SKIRT = 1;
+const CORE = 2;
+
+interface Grid {
+  pingCount: number;
+  n: number;
+  cells: number;
+  perCell: number;
+  half: number;
+  halfPings: number;
+}
+
+/** By ping and cell: CORE, SKIRT or 0, from how full the window about it is; by running sums along range and then pings. */
+function filling(
+  over: Float32Array,
+  bedSample: Int32Array,
+  { pingCount, n, cells, perCell, half, halfPings }: Grid,
+): Uint8Array {
+  const rows = 2 * halfPings + 1;
+  const column = new Int16Array(rows * cells);
+  const run = new Int32Array(cells);
+  const sum = new Int32Array(cells + 1);
+  const full = new Uint8Array(pingCount * cells);
+  const whole = rows * (2 * half + 1) * perCell;
+  const [core, skirt, fullDb] = [CORE_FILL * whole, SKIRT_FILL * whole, FULL_DB];
+  for (let p = 0; p < pingCount + halfPings; p++) {
+    const slot = (p % rows) * cells;
+    // What was in the slot has left the window.
+    for (let c = 0; c < cells; c++) run[c]! -= column[slot + c]!;
+    if (p < pingCount) {
+      const row = p * n;
+      const end = Math.min(n, bedSample[p]!);
+      for (let c = 0, j = 0; c < cells; c++) {
+        let count = 0;
+        const to = Math.min(j + perCell, end);
+        for (; j < to; j++) if (over[row + j]! >= fullDb) count++;
+        j = (c + 1) * perCell;
+        sum[c + 1] = sum[c]! + count;
+      }
+      for (let c = half; c < cells - half; c++) {
+        const here = sum[c + half + 1]! - sum[c - half]!;
+        column[slot + c] = here;
+        run[c]! += here;
+      }
+    } else column.fill(0, slot, slot + cells);
+    const middle = p - halfPings;
+    if (middle < 0) continue;
+    const to = middle * cells;
+    for (let c = 0; c < cells; c++) if (run[c]! >= skirt) full[to + c] = run[c]! >= core ? CORE : SKIRT;
+  }
+  return full;
+}
+
+/** Collects the region joined to a cell, and blanks it; its cells stand in `members`. */
+function gatherRegion(full: Uint8Array, cells: number, start: number, members: Int32Array): number {
+  let count = 0;
+  members[count++] = start;
+  full[start] = 0;
+  for (let i = 0; i < count; i++) {
+    const at = members[i]!;
+    const c = at % cells;
+    if (c > 0 && full[at - 1]! > 0) {
+      full[at - 1] = 0;
+      members[count++] = at - 1;
+    }
+    if (c < cells - 1 && full[at + 1]! > 0) {
+      full[at + 1] = 0;
+      members[count++] = at + 1;
+    }
+    if (at >= cells && full[at - cells]! > 0) {
+      full[at - cells] = 0;
+      members[count++] = at - cells;
+    }
+    if (at + cells < full.length && full[at + cells]! > 0) {
+      full[at + cells] = 0;
+      members[count++] = at + cells;
+    }
+  }
+  return count;
 }

@@ -1,7 +1,10 @@
 import type { BedShape } from './bedShape';
 import type { BedStretch } from './hardness';
 import type { Layer } from './layers';
+import type { LureTrack } from './lure';
+import type { MissingLeg } from './missingLeg';
 import type { NamedEcho } from './notFish';
+import type { Structure } from './structure';
 
 /** The one list of shapes a mark can have. */
 export type MarkShape = 'arch' | 'half' | 'clip' | 'line' | 'thread' | 'streak' | 'dash' | 'dot' | 'nothing';
@@ -19,11 +22,31 @@ export type Reason =
   /** Water between it and the bed, m. */
   | { name: 'clear-of-bed'; gapM: number }
   /** Height of a cloud, m, against the length of the pulse, m. */
-  | { name: 'thick'; heightM: number; pulseM: number };
+  | { name: 'thick'; heightM: number; pulseM: number }
+  /** It is joined to the bed: how high it stands and how far it reaches, m. */
+  | { name: 'stands-on-bed'; heightM: number; lengthM: number }
+  /** Its strongest echo is so much weaker than the bed's, dB. */
+  | { name: 'under-bed'; db: number }
+  /** How many times longer than high, what the beam adds taken off. */
+  | { name: 'stretched'; times: number }
+  /** Larger marks close to it. */
+  | { name: 'larger-near'; count: number };
+
+/** What can stand on the bed. */
+export const COVER_CLASSES = ['weed', 'brush', 'timber', 'boulder'] as const;
+export type CoverClass = (typeof COVER_CLASSES)[number];
 
 /** What else it might be, and what would tell. */
 export interface Rival {
-  reading: 'debris' | 'another-sounder' | 'bait' | 'bump-on-bed' | 'several-fish' | 'layer' | 'big-fish';
+  reading:
+    | 'debris'
+    | 'another-sounder'
+    | 'bait'
+    | 'bump-on-bed'
+    | 'several-fish'
+    | 'layer'
+    | 'big-fish'
+    | CoverClass;
   test: 'pass-again' | 'other-beam' | 'bed-window' | 'drop-on-it' | 'faster-chart';
 }
 
@@ -58,8 +81,21 @@ export interface FishFinding extends FindingBase {
   strengthDb: number;
   /** Length if it is a fish, m: low, likely, high; null on an uncalibrated recording. */
   lengthM: readonly [number, number, number] | null;
+  /** The same by each school of sizing. */
+  sizes: readonly SizeReading[];
+  /** How far it comes nearer before and goes away after its nearest point, m. */
+  legsM: { before: number; after: number };
+  /** How fast it rises (down is negative), m/s; null where the boat's own way hides it. */
+  risingMps: number | null;
   /** Leading edge by ping, NaN where it was lost; row of fromPing…toPing. */
   path: Float32Array;
+}
+
+/** A fish's length as one school of sizing has it, m: low, likely, high. */
+export interface SizeReading {
+  /** By how high the mark is drawn, by how strong it is, by how bright its dot on the imaging beam is. */
+  school: 'height' | 'strength' | 'dot';
+  lengthM: readonly [number, number, number];
 }
 
 /** A cloud: many small echoes together. */
@@ -68,9 +104,25 @@ export interface CloudFinding extends FindingBase {
   /** Top and bottom by ping, m; NaN where it has a gap. */
   top: Float32Array;
   bottom: Float32Array;
+  /** Calm: compact and round; hunted: stretched or torn. With the probability that it is so. */
+  mood: 'calm' | 'hunted';
+  moodProbability: number;
+  /** Share of its samples that stand out, 0…1. */
+  fill: number;
 }
 
-export type Finding = FishFinding | CloudFinding;
+/** Something that stands on the bed. */
+export interface CoverFinding extends FindingBase {
+  kind: 'cover';
+  cover: CoverClass;
+  probability: Record<CoverClass, number>;
+  /** Length along the way, what the beam adds taken off, m. */
+  lengthM: number;
+  /** Height over the bed by ping, m. */
+  height: Float32Array;
+}
+
+export type Finding = FishFinding | CloudFinding | CoverFinding;
 
 /** The bed as the sounder draws it. */
 export interface BedLine {
@@ -88,7 +140,21 @@ export interface Reading {
   /** What the bed is made of, stretch by stretch. */
   hardness: readonly BedStretch[];
   layers: readonly Layer[];
-  /** Single marks that are not fish. */
+  /** Single marks that are not fish, and other echoes that are nothing in the water. */
   named: readonly NamedEcho[];
+  /** How deep the mess under the surface reaches, m. */
+  topMessM: number;
+  /** Rises, drops and ledges of the bed. */
+  structure: readonly Structure[];
+  /** Own lures, and how fish answered them. */
+  lures: readonly LureTrack[];
+  /** The same leg of the marks always missing, or null. */
+  missingLeg: MissingLeg | null;
   findings: readonly Finding[];
+}
+
+/** Water between a range and the bed at a ping, m; null where no bed is known. */
+export function gapTo(bed: BedLine, ping: number, range: number): number | null {
+  const at = bed.rangeM[ping]!;
+  return at === at ? at - range : null;
 }

@@ -1,3 +1,4 @@
+import { powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { beamPattern, rangeResolution } from '@/core/rig';
 import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
@@ -12,6 +13,8 @@ export interface BedStretch {
   likely: BedMaterial;
   /** Probability that it is hard (rock, gravel, shell or sand). */
   hard: number;
+  /** Probability of a thin hard skin on soft ground: the first echo says hard and the second says soft. */
+  skin: number;
   /** First echo against a bed of gravel at this depth, dB; null when the levels are not calibrated. */
   firstOverGravelDb: number | null;
   /** Second echo against the first, dB, with depth and absorption made up for; null where none was heard. */
@@ -29,6 +32,17 @@ const SECOND_OVER_DB = 4;
 /** Lost at the surface on the way back down, dB. */
 const SURFACE_DB = 2;
 const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
+
+/** Probabilities from logarithms of likelihoods. */
+function normalised(logs: readonly number[]): number[] {
+  const best = Math.max(...logs);
+  const weights = logs.map((log) => Math.exp(log - best));
+  const sum = weights.reduce((a, b) => a + b, 0);
+  return weights.map((w) => w / sum);
+}
+
+const hardShare = (probability: readonly number[]): number =>
+  probability.reduce((h, p, i) => h + (HARD.has(BED_MATERIALS[i]!) ? p : 0), 0);
 
 /** Length of a first echo whose energy is taken, m; what the bed line may lie off by is let in before it. */
 const echoLength = (resolutionM: number): number => Math.max(4 * resolutionM, 0.3);
@@ -90,7 +104,7 @@ function laidToBed(
     const first = Math.round((multiple * range - beforeM - firstRangeM) / step);
     if (first < 0 || first + count > n) continue;
     pings++;
-    for (let j = 0; j < count; j++) mean[j]! += Math.pow(10, levelDb[p * n + first + j]! / 10);
+    for (let j = 0; j < count; j++) mean[j]! += powerOf(levelDb[p * n + first + j]!);
   }
   if (pings < FEWEST) return null;
   return mean.map((x) => x / pings);
@@ -100,6 +114,29 @@ function laidToBed(
 const energyDb = (power: Float64Array, stepM: number): number =>
   10 * Math.log10(power.reduce((a, b) => a + b, 0) * stepM);
 
+/** Depths a first echo is worked out at, as a ratio from one to the next; between them it is linear in log depth. */
+const DEPTH_RATIO = 1.1;
+
+/** firstEchoDb by depth and material, worked out once a depth: it bends little. */
+function firstEchoes(channel: Channel): (depthM: number, material: BedMaterial) => number {
+  const kept = new Map<number, number[]>();
+  const at = (k: number): number[] => {
+    let echoes = kept.get(k);
+    if (!echoes) {
+      echoes = BED_MATERIALS.map((material) => firstEchoDb(channel, Math.pow(DEPTH_RATIO, k), material));
+      kept.set(k, echoes);
+    }
+    return echoes;
+  };
+  return (depthM, material) => {
+    const place = Math.log(depthM) / Math.log(DEPTH_RATIO);
+    const k = Math.floor(place);
+    const m = BED_MATERIALS.indexOf(material);
+    const low = at(k)[m]!;
+    return low + (at(k + 1)[m]! - low) * (place - k);
+  };
+}
+
 /**
  * What the bed is made of along the track: the strength of the first echo against what each material would give at this depth
  * in this beam, and the second echo against the first, which is free of calibration.
@@ -108,6 +145,7 @@ export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
   const stretches: BedStretch[] = [];
   const { calibration } = channel;
   const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
+  const firstEcho = firstEchoes(channel);
   for (let from = 0; from < channel.pingCount; from += STRETCH) {
     const to = Math.min(channel.pingCount - 1, from + STRETCH - 1);
     let depth = 0;
@@ -139,26 +177,27 @@ export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
       }
     }
     const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
-    const logs = BED_MATERIALS.map((material) => {
-      let log = 0;
-      if (measured !== null)
-        log -= 0.5 * ((measured - firstEchoDb(channel, depth, material)) / FIRST_SPREAD_DB) ** 2;
-      if (secondUnderFirstDb !== null)
-        log -= 0.5 * ((secondUnderFirstDb - bedLoss(material) - SURFACE_DB) / SECOND_SPREAD_DB) ** 2;
-      return log;
-    });
     if (measured === null && secondUnderFirstDb === null) continue;
-    const best = Math.max(...logs);
-    const weights = logs.map((log) => Math.exp(log - best));
-    const sum = weights.reduce((a, b) => a + b, 0);
-    const probability = weights.map((w) => w / sum);
+    const byFirst = BED_MATERIALS.map((material) =>
+      measured === null ? 0 : -0.5 * ((measured - firstEcho(depth, material)) / FIRST_SPREAD_DB) ** 2,
+    );
+    const bySecond = BED_MATERIALS.map((material) =>
+      secondUnderFirstDb === null
+        ? 0
+        : -0.5 * ((secondUnderFirstDb - bedLoss(material) - SURFACE_DB) / SECOND_SPREAD_DB) ** 2,
+    );
+    const probability = normalised(byFirst.map((log, k) => log + bySecond[k]!));
     stretches.push({
       fromPing: from,
       toPing: to,
       probability,
       likely: BED_MATERIALS[probability.indexOf(Math.max(...probability))]!,
-      hard: probability.reduce((h, p, i) => h + (HARD.has(BED_MATERIALS[i]!) ? p : 0), 0),
-      firstOverGravelDb: measured === null ? null : measured - firstEchoDb(channel, depth, 'gravel'),
+      hard: hardShare(probability),
+      skin:
+        measured === null || secondUnderFirstDb === null
+          ? 0
+          : hardShare(normalised(byFirst)) * (1 - hardShare(normalised(bySecond))),
+      firstOverGravelDb: measured === null ? null : measured - firstEcho(depth, 'gravel'),
       secondUnderFirstDb,
     });
   }

@@ -1,14 +1,17 @@
 export type {
   BedLine,
   CloudFinding,
+  CoverClass,
+  CoverFinding,
   Finding,
   FishFinding,
   MarkShape,
   Reading,
   Reason,
   Rival,
+  SizeReading,
 } from './findings';
-export { readChannel } from './marks';
+export { readChannel } from './readChannel';
 export { trackBed } from './bedLine';
 export { fitCrossing, type Crossing } from './crossing';
 export { bedHardness, firstEchoDb, type BedStretch } from './hardness';
@@ -17,3 +20,9 @@ export { type NamedEcho, type NotFish } from './notFish';
 export { findLayers, type Layer } from './layers';
 export { beamStrength, type Strength } from './strength';
 export { workingChannel } from './workingChannel';
+export { COVER_CLASSES } from './findings';
+export { findStructure, type Structure } from './structure';
+export { type LureAnswer, type LureTrack } from './lure';
+export { findMissingLeg, type MissingLeg } from './missingLeg';
+export { readTogether, type Together } from './twoChannels';
+export { coverProbability } from './coverFinding';

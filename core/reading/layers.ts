@@ -1,3 +1,4 @@
+import { powerOf, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 
@@ -15,6 +16,8 @@ export interface Layer {
 
 /** Pings of one block, and height of the bins looked at, m. */
 const BLOCK = 64;
+/** Every which ping of a block is looked at. */
+const EVERY = 3;
 const BIN_M = 0.25;
 /** Water above and below a bin it is held against: from and to this far, in bins. */
 const NEAR = 4;
@@ -30,6 +33,7 @@ const OVER_BED_M = 1.5;
 function profile(channel: Channel, bed: BedLine, from: number, to: number, bins: number): Float64Array {
   const { sampleCount: n, sampleStepM: step, firstRangeM, levelDb, calibration } = channel;
   const out = new Float64Array(bins).fill(NaN);
+  const powers = new Float64Array(BLOCK);
   let shallowest = Infinity;
   for (let p = from; p <= to; p++) if (bed.rangeM[p]! < shallowest) shallowest = bed.rangeM[p]!;
   for (let b = 0; b < bins; b++) {
@@ -37,16 +41,15 @@ function profile(channel: Channel, bed: BedLine, from: number, to: number, bins:
     if (top < TOP_M || top + BIN_M > shallowest - OVER_BED_M) continue;
     const first = Math.max(0, Math.ceil((top - firstRangeM) / step));
     const last = Math.min(n - 1, Math.floor((top + BIN_M - firstRangeM) / step));
-    const pings: number[] = [];
-    for (let p = from; p <= to; p++) {
+    let count = 0;
+    for (let p = from; p <= to; p += EVERY) {
       let sum = 0;
-      for (let j = first; j <= last; j++) sum += Math.pow(10, levelDb[p * n + j]! / 10);
-      pings.push(sum / (last - first + 1));
+      for (let j = first; j <= last; j++) sum += powerOf(levelDb[p * n + j]!);
+      powers[count++] = sum / (last - first + 1);
     }
-    pings.sort((a, b2) => a - b2);
     const range = top + BIN_M / 2;
     out[b] =
-      10 * Math.log10(pings[pings.length >> 1]!) +
+      10 * Math.log10(selectInPlace(powers, count >> 1, count)) +
       20 * Math.log10(range) +
       2 * (calibration?.absorptionDbPerM ?? 0) * range;
   }

@@ -1,10 +1,12 @@
 import { median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
+import type { CloudOutline } from './clouds';
 import type { Layer } from './layers';
 import type { Fitted } from './pieces';
 
-/** A single mark that is not a fish, by what betrays it. */
-export type NotFish = 'another-sounder' | 'own-gear';
+/** What is drawn and is no fish: single marks by what betrays them, and what the set itself or the boat draws. */
+export type NotFish =
+  'bubbles' | 'another-sounder' | 'own-gear' | 'electrical-bar' | 'false-bed' | 'ring-down';
 
 /** What has been named and kept out of the fish. */
 export interface NamedEcho {
@@ -30,6 +32,11 @@ const LONGER = 1.5;
 /** How far out a strong fish is still seen, in half widths of the beam. */
 const EDGE = 2;
 const LEAST_PINGS = 4;
+/** Share of its pings that must lie at one range when the line was let out or taken in on the way. */
+const LEVEL_SHARE = 0.55;
+/** Small bubbles rise this fast (Clift et al. 1978), m/s; told apart only while the boat keeps still, slower than this, m/s. */
+const BUBBLES_MPS = [0.09, 0.36] as const;
+const STILL_MPS = 0.25;
 
 /** Slope and rms distance of ranges from a straight line over pings. */
 function lineThrough(pings: readonly number[], rangeM: readonly number[]): { slope: number; offM: number } {
@@ -69,14 +76,53 @@ export function notFish(
   const far = Math.max(...rangeM);
   const named = { fromPing: from, toPing: to, rangeM: [near, far] as const, steadyDb };
   const pulse = channel.resolutionM;
+  const risesMps = -slope * pingRate;
+  if (
+    speedMps < STILL_MPS &&
+    risesMps > BUBBLES_MPS[0] &&
+    risesMps < BUBBLES_MPS[1] &&
+    offM < pulse &&
+    near < far - SLANTS * pulse
+  )
+    return { kind: 'bubbles', ...named, slantM: slope };
   if (steadyDb < STEADY_DB && offM < STRAIGHT * pulse && Math.abs(slope) * (to - from) > SLANTS * pulse)
     return { kind: 'another-sounder', ...named, slantM: slope };
   const way = ((to - from) / pingRate) * speedMps;
   const inBeam = 2 * median(rangeM) * Math.tan(Math.min(1.3, (EDGE * channel.beam.alongRad) / 2));
   const share = pings.length / (to - from + 1);
-  if (way > LONGER * inBeam && way > 5 && share > 0.6 && offM < 2 * pulse)
+  const depth = median(rangeM);
+  const level = rangeM.filter((r) => Math.abs(r - depth) < pulse).length / rangeM.length;
+  if (way > LONGER * inBeam && way > 5 && share > 0.6 && (offM < 2 * pulse || level > LEVEL_SHARE))
     return { kind: 'own-gear', ...named, slantM: 0 };
   return null;
+}
+
+/** A cloud that rises as bubbles do while the boat keeps still. Null when it does not. */
+export function risingBubbles(
+  { fromPing, toPing, top, bottom }: CloudOutline,
+  channel: Channel,
+  speedMps: number,
+  pingRate: number,
+): NamedEcho | null {
+  if (speedMps >= STILL_MPS) return null;
+  const pings: number[] = [];
+  const middle: number[] = [];
+  let low = Infinity;
+  let high = 0;
+  top.forEach((a, k) => {
+    if (a < 0) return;
+    pings.push(fromPing + k);
+    middle.push(channel.firstRangeM + ((a + bottom[k]!) / 2) * channel.sampleStepM);
+    low = Math.min(low, a);
+    high = Math.max(high, bottom[k]!);
+  });
+  if (pings.length < 2 * LEAST_PINGS) return null;
+  const { slope, offM } = lineThrough(pings, middle);
+  const rises = -slope * pingRate;
+  if (!(rises > BUBBLES_MPS[0] && rises < BUBBLES_MPS[1] && offM < 0.3 * (high - low) * channel.sampleStepM))
+    return null;
+  const range = (j: number): number => channel.firstRangeM + j * channel.sampleStepM;
+  return { kind: 'bubbles', fromPing, toPing, rangeM: [range(low), range(high)], steadyDb: 0, slantM: slope };
 }
 
 /** A layer this thin, m, and so far over the water about it, dB, is no layer: it is something towed at one depth. */

@@ -40,6 +40,19 @@ const SIDE_LOBE_DB = 14;
 /** Beyond this off the axis nothing is looked for, as a tangent. */
 const FARTHEST = Math.tan((65 * Math.PI) / 180);
 
+/** Slower than this the boat keeps still and no mark has the curve of a thing passed, m/s. */
+const STILL_MPS = 0.25;
+/** A mark of a still boat that was lost for up to this long, s, goes on within so many pulses of where it was. */
+const LOST_S = 2.5;
+const LOST_PULSES = 4;
+
+/** Whether a piece begins soon after another's end and near it. */
+function carriesOn(later: Fitted, earlier: Fitted, pulseM: number): boolean {
+  const gap = later.times[0]! - earlier.times[earlier.times.length - 1]!;
+  const off = Math.abs(later.track.rangeM[0]! - earlier.track.rangeM[earlier.track.rangeM.length - 1]!);
+  return gap > 0 && gap < LOST_S && off < LOST_PULSES * pulseM;
+}
+
 /** Whether a piece runs beside a mark through the same pings as a lesser part of the same body does. */
 function besideIt(piece: Fitted, mark: Fitted, pulseM: number): boolean {
   const at = new Map(mark.track.pings.map((p, i) => [p, mark.track.rangeM[i]!]));
@@ -79,6 +92,10 @@ export function joinPieces(
       if (besideIt(piece, mark, pulseM)) {
         own = true;
         break;
+      }
+      if (speed < STILL_MPS) {
+        if (carriesOn(piece, mark, pulseM) || carriesOn(mark, piece, pulseM)) home = k;
+        continue;
       }
       if (!curve) continue;
       const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);

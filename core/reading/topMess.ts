@@ -1,3 +1,4 @@
+import { powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 
@@ -7,7 +8,7 @@ const OVER_QUIET_DB = 4;
 const LEAST_M = 1;
 const MOST_M = 3;
 /** Pings looked at. */
-const LOOKS = 240;
+const LOOKS = 120;
 
 /**
  * How deep the mess under the surface reaches, m: ringing, bubbles, wash. Singles in it cannot be told from it.
@@ -20,10 +21,11 @@ export function topMess(channel: Channel, bed: BedLine): number {
   let shallowest = Infinity;
   for (let p = 0; p < pingCount; p += stride) {
     if (bed.rangeM[p]! < shallowest) shallowest = bed.rangeM[p]!;
-    for (let j = 0; j < n; j++) power[j]! += Math.pow(10, levelDb[p * n + j]! / 10);
   }
   const last = Math.min(n - 1, Math.floor((0.6 * shallowest - firstRangeM) / step));
   const first = Math.ceil((LEAST_M - firstRangeM) / step);
+  for (let p = 0; p < pingCount; p += stride)
+    for (let j = first; j <= last; j++) power[j]! += powerOf(levelDb[p * n + j]!);
   let quiet = Infinity;
   for (let j = first; j <= last; j++) if (power[j]! < quiet) quiet = power[j]!;
   const enough = quiet * Math.pow(10, OVER_QUIET_DB / 10);

@@ -50,8 +50,12 @@ export function EntryRow({ entry, open, onPress }: Props) {
           </Text>
           {marks.map((mark, i) => (
             <Text key={i} kind="small" faint>
-              {mark.kind === 'cloud' ? 'Cloud' : `Mark (${mark.shape})`} at {show('depth', mark.rangeM)},{' '}
-              {height(mark.heightM)} high, {confidenceWords(mark.confidence)}
+              {mark.kind === 'cloud'
+                ? 'Cloud'
+                : mark.kind === 'cover'
+                  ? 'On the bed'
+                  : `Mark (${mark.shape})`}{' '}
+              at {show('depth', mark.rangeM)}, {height(mark.heightM)} high, {confidenceWords(mark.confidence)}
             </Text>
           ))}
           <View style={styles.actions}>

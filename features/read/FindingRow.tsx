@@ -48,7 +48,9 @@ export function FindingRow({ finding, open, onPress }: Props) {
             True depth {band('depth', finding.depthM[0], finding.depthM[1])}: it is drawn deeper if it passed
             to one side. Seen at {clock(finding.timeS)}.
           </Text>
-          {finding.gapToBedM !== null && <Text>{show('depth', finding.gapToBedM)} above the bed echo.</Text>}
+          {finding.kind !== 'cover' && finding.gapToBedM !== null && (
+            <Text>{show('depth', finding.gapToBedM)} above the bed echo.</Text>
+          )}
           {finding.kind === 'fish' && finding.lengthM && (
             <Text>
               If a fish with a closed swim bladder: about {show('small', finding.lengthM[1], 0)}, anywhere in{' '}

@@ -21,6 +21,10 @@ const RIVAL_WORDS: Record<Rival['reading'], string> = {
   'several-fish': 'several fish close together',
   layer: 'a layer in the water',
   'big-fish': 'one large fish',
+  weed: 'weed',
+  brush: 'a heap of brush',
+  timber: 'a standing tree',
+  boulder: 'a rock',
 };
 
 const TEST_WORDS: Record<Rival['test'], string> = {
@@ -33,11 +37,13 @@ const TEST_WORDS: Record<Rival['test'], string> = {
 
 /** What a finding is called: a reading, never a kind of fish. */
 export const findingTitle = (f: Finding): string =>
-  f.kind === 'cloud'
-    ? 'Cloud, likely bait'
-    : f.shape === 'arch' || f.shape === 'half'
-      ? 'Single mark, likely a fish'
-      : 'Single mark';
+  f.kind === 'cover'
+    ? `On the bed, likely ${RIVAL_WORDS[f.cover]}`
+    : f.kind === 'cloud'
+      ? `Cloud, likely bait, ${f.mood === 'calm' ? 'undisturbed' : 'hunted'}`
+      : f.shape === 'arch' || f.shape === 'half'
+        ? 'Single mark, likely a fish'
+        : 'Single mark';
 
 export const confidenceWords = (confidence: number): string =>
   `${confidence >= 0.9 ? 'sure' : confidence >= 0.7 ? 'likely' : 'maybe'}, ${Math.round(confidence * 100)}\u00a0%`;
@@ -54,6 +60,14 @@ export function reasonWords(reason: Reason, units: Units): string {
       return `its ranges lie within ${units.show('small', reason.offM)} of a passing point's curve`;
     case 'clear-of-bed':
       return `${units.show('depth', reason.gapM)} of clear water under it`;
+    case 'stands-on-bed':
+      return `is joined to the bed, ${units.height(reason.heightM)} high and ${units.show('depth', reason.lengthM)} long`;
+    case 'under-bed':
+      return `its strongest echo is ${Math.round(reason.db)}\u00a0dB under the bed’s`;
+    case 'stretched':
+      return `${reason.times.toFixed(1)} times as long as high, the beam’s own width taken off: bait at rest keeps round`;
+    case 'larger-near':
+      return `${reason.count} larger ${reason.count === 1 ? 'mark is' : 'marks are'} close to it`;
     case 'thick':
       return `${units.height(reason.heightM)} high, where one echo would be ${units.show('small', reason.pulseM)}`;
   }

@@ -179,7 +179,7 @@ function run(name: string, conditions: Conditions): void {
           `false: ${m.rangeM.toFixed(1)} m at ${m.timeS.toFixed(0)} s, ${m.toPing - m.fromPing + 1} pings, conf ${m.confidence.toFixed(2)} ${m.shape}, over ${m.overBackgroundDb.toFixed(0)}`,
         );
     }
-    const read = reading.findings.filter((f) => f.kind === 'cloud');
+    const read = reading.findings.filter((f) => f.kind === "cloud");
     clouds += scene.clouds.length;
     const hit = scene.clouds.filter((c, i) =>
       read.some(

@@ -34,7 +34,7 @@ export interface Conditions {
   otherSounder?: boolean;
 }
 
-const CONES = TRANSDUCERS.flatMap((t) => t.faces).filter(
+export const CONES = TRANSDUCERS.flatMap((t) => t.faces).filter(
   (f) => f.beam.shape === 'cone' && f.frequencyHz >= 80e3,
 );
 

@@ -1,0 +1,131 @@
+import { logistic } from '@/core/maths';
+import type { Channel, Recording } from '@/core/recording';
+import type { CloudOutline } from './clouds';
+import { confidenceOf } from './confidence';
+import { gapTo, type BedLine, type CloudFinding, type FishFinding } from './findings';
+import type { Fitted } from './pieces';
+
+/** What begins this near under the mess at the surface may well hang from it, m. */
+const HANGS_M = 0.4;
+
+/** Half of all clouds so many times longer than high are hunted, and how quickly that grows with the logarithm (nominal). */
+const EVEN_STRETCH = 3.5;
+const STRETCH_WEIGHT = 7;
+/** A beam draws a cloud longer by this share of its footprint. */
+const BEAM_ADDS = 0.6;
+
+/** Calm or hunted: undisturbed bait keeps a compact ball, hunted bait is drawn out and torn. */
+function mood(
+  { top, bottom }: CloudOutline,
+  channel: Channel,
+  rangeM: number,
+  pingsPerM: number,
+): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number } {
+  const heights = Array.from(top, (a, k) => (a < 0 ? 0 : (bottom[k]! - a + 1) * channel.sampleStepM)).sort(
+    (a, b) => a - b,
+  );
+  const tall = Math.max(channel.resolutionM, heights[Math.floor(0.9 * (heights.length - 1))]!);
+  const footprint = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, 1.2));
+  const stretched = Math.max(0.3, top.length / pingsPerM - BEAM_ADDS * footprint) / tall;
+  const hunted = logistic(STRETCH_WEIGHT * Math.log(stretched / EVEN_STRETCH));
+  return { mood: hunted > 0.5 ? 'hunted' : 'calm', moodProbability: Math.max(hunted, 1 - hunted), stretched };
+}
+
+/** Puts a cloud into numbers, with what speaks for it. */
+export function cloudFinding(
+  cloud: CloudOutline,
+  id: number,
+  channel: Channel,
+  recording: Recording,
+  bed: BedLine,
+  messM: number,
+  pingsPerM: number,
+): CloudFinding {
+  const pings = cloud.toPing - cloud.fromPing + 1;
+  const range = (j: number): number => (j < 0 ? NaN : channel.firstRangeM + j * channel.sampleStepM);
+  const top = Float32Array.from(cloud.top, range);
+  const bottom = Float32Array.from(cloud.bottom, range);
+  let at = 0;
+  for (let k = 1; k < pings; k++) if (!(top[at]! <= top[k]!) && top[k]! === top[k]!) at = k;
+  let deepest = 0;
+  for (let k = 0; k < pings; k++) if (bottom[k]! > deepest) deepest = bottom[k]!;
+  const rangeM = top[at]!;
+  const heightM = deepest - rangeM;
+  const state = mood(cloud, channel, rangeM, pingsPerM);
+  const filled = cloud.top.reduce((sum, j) => sum + (j >= 0 ? 1 : 0), 0) / pings;
+  return {
+    id,
+    kind: 'cloud',
+    fromPing: cloud.fromPing,
+    toPing: cloud.toPing,
+    timeS: recording.navigation.timeS[cloud.fromPing + at]!,
+    rangeM,
+    depthM: [rangeM * Math.cos(Math.min(channel.beam.athwartRad / 2, Math.PI / 3)), deepest],
+    heightM,
+    gapToBedM: gapTo(bed, cloud.fromPing + at, deepest),
+    overBackgroundDb: cloud.overDb,
+    confidence: confidenceOf(
+      0.5 * (cloud.overDb - 9) +
+        0.15 * (Math.min(pings, 20) - 10) +
+        2 * (filled - 0.6) -
+        (rangeM < messM + HANGS_M ? 3 : 0),
+    ),
+    reasons: [
+      { name: 'stretched', times: state.stretched },
+      { name: 'thick', heightM, pulseM: channel.resolutionM },
+      { name: 'stands-out', db: cloud.overDb },
+      { name: 'followed', pings, share: filled },
+    ],
+    rival:
+      pings > 400
+        ? { reading: 'layer', test: 'pass-again' }
+        : { reading: 'several-fish', test: 'other-beam' },
+    top,
+    bottom,
+    mood: state.mood,
+    moodProbability: state.moodProbability,
+    fill: cloud.fill,
+  };
+}
+
+/** How far outside a cloud's outline one of its own may come to lie, m. */
+const CLOUD_EDGE_M = 0.6;
+/** Share of a mark's points that must lie where a cloud's legs can for it to be one. */
+const LEG_SHARE = 0.8;
+/** Slower than this the boat keeps still, m/s. */
+const STILL_MPS = 0.25;
+/** A whole arch this far over a cloud's level is a fish of its own beside it, dB. */
+const STRONGER_DB = 6;
+
+/**
+ * Whether a mark is one of a cloud's own: its nearest point lies in the cloud, or its points lie where the legs of the
+ * cloud's members must (ranges √(r² + v²Δt²) for r from the cloud's top to its foot).
+ */
+export function belongsToCloud(
+  mark: FishFinding,
+  f: Fitted,
+  cloud: CloudFinding,
+  timeS: Float64Array,
+  speed: number,
+): boolean {
+  const from = timeS[cloud.fromPing]!;
+  const to = timeS[cloud.toPing]!;
+  const top = cloud.rangeM - CLOUD_EDGE_M;
+  const foot = cloud.rangeM + cloud.heightM + CLOUD_EDGE_M;
+  const slackS = CLOUD_EDGE_M / Math.max(speed, 0.2);
+  const apexS = f.curve?.nearestTimeS ?? mark.timeS;
+  const apexM = f.curve?.nearestRangeM ?? mark.rangeM;
+  if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
+  if (mark.shape === 'arch' && mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB) return false;
+  // Under a boat that keeps still nothing has legs.
+  const reachS = speed < STILL_MPS ? slackS : (1.5 * foot) / speed;
+  let inside = 0;
+  f.times.forEach((t, i) => {
+    if (t < from - reachS || t > to + reachS) return;
+    const away = speed * Math.max(0, from - t, t - to);
+    const range = f.track.rangeM[i]!;
+    // Out there a leg has left every beam.
+    if (away < 1.5 * foot && range > Math.hypot(top, away) && range < Math.hypot(foot, away)) inside++;
+  });
+  return inside >= LEG_SHARE * f.times.length;
+}

@@ -1,0 +1,223 @@
+import { clamp, median } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import { fishLengthOf, fishTargetStrength, lengthFactorOf, PASS_SPREAD_DB, squareOnGain } from '@/core/water';
+import { confidenceOf } from './confidence';
+import {
+  gapTo,
+  type BedLine,
+  type FishFinding,
+  type MarkShape,
+  type Reason,
+  type SizeReading,
+} from './findings';
+import type { Fitted } from './pieces';
+import { beamStrength } from './strength';
+
+/** Rise of the mark from its outer ends to its nearest point, m, either side. */
+export function legs(f: Fitted, nearest: number, apexS: number): { before: number; after: number } {
+  let before = 0;
+  let after = 0;
+  f.times.forEach((t, i) => {
+    const rise = f.track.rangeM[i]! - nearest;
+    if (t < apexS) before = Math.max(before, rise);
+    else after = Math.max(after, rise);
+  });
+  return { before, after };
+}
+
+/** Pings beyond which a mark under a still boat is a line or a thread, and how many pulses a thread wanders, rms. */
+const LONG_PINGS = 40;
+const WANDERS = 0.8;
+/** Slower than this the boat keeps still, m/s. */
+const STILL_MPS = 0.25;
+
+/** How far a mark's ranges lie off their own mean, m, rms. */
+function wander({ track }: Fitted): number {
+  const mean = track.rangeM.reduce((a, b) => a + b, 0) / track.rangeM.length;
+  return Math.sqrt(track.rangeM.reduce((sum, r) => sum + (r - mean) ** 2, 0) / track.rangeM.length);
+}
+
+function shapeOf(f: Fitted, pulseM: number, speed: number, nearest: number, apexS: number): MarkShape {
+  const { before, after } = legs(f, nearest, apexS);
+  const pings = f.track.pings.length;
+  const rises = (x: number): boolean => x > 0.8 * pulseM;
+  if (pings <= 2) return 'dot';
+  // Under a boat that keeps still nothing is passed: what comes and goes is the fish's own way.
+  if (speed < STILL_MPS && pings > LONG_PINGS) return wander(f) > WANDERS * pulseM ? 'thread' : 'line';
+  if (rises(before) && rises(after)) return 'arch';
+  if (rises(before) || rises(after)) return 'half';
+  return pings <= 4 ? 'dash' : 'clip';
+}
+
+/** Standard deviation of a fish's strength from not knowing its kind of swim bladder, dB. */
+const KIND_SPREAD_DB = 2;
+/** The stated lengths reach so many standard deviations to either side; the parts are on the wide side, so this holds 85 of 100. */
+const SIZE_SIGMAS = 1.1;
+
+/** Seconds a mark must last for that. */
+const LEAST_RISE_S = 4;
+
+/** How fast a mark rises, by least squares over its ranges, m/s; null for a short one. */
+function risingOf({ times, track }: Fitted): number | null {
+  const n = times.length;
+  if (n < 8 || times[n - 1]! - times[0]! < LEAST_RISE_S) return null;
+  const mt = times.reduce((a, b) => a + b, 0) / n;
+  const mr = track.rangeM.reduce((a, b) => a + b, 0) / n;
+  let tt = 0;
+  let tr = 0;
+  times.forEach((t, i) => {
+    tt += (t - mt) ** 2;
+    tr += (t - mt) * (track.rangeM[i]! - mr);
+  });
+  return -tr / tt;
+}
+
+/** How far the school that sizes by height is off, as a factor: what is drawn is pulse and level, not the body. */
+const HEIGHT_SCHOOL_FACTOR = 3;
+/** And by a dot's brightness on a fan, whose pings are few. */
+const DOT_SCHOOL_FACTOR = 2.6;
+
+/** Length by each school. Height: the thickness of the mark taken for the body's, a fifth of its length. */
+function sizesOf(likely: number | null, spread: number, thickM: number, channel: Channel): SizeReading[] {
+  const around = (l: number, factor: number): [number, number, number] => [l / factor, l, l * factor];
+  const sizes: SizeReading[] = [
+    { school: 'height', lengthM: around(thickM / BODY_HEIGHT, HEIGHT_SCHOOL_FACTOR) },
+  ];
+  if (likely === null) return sizes;
+  if (channel.beam.shape === 'fan')
+    sizes.push({ school: 'dot', lengthM: around(likely, Math.max(spread, DOT_SCHOOL_FACTOR)) });
+  else sizes.push({ school: 'strength', lengthM: around(likely, spread) });
+  return sizes;
+}
+
+/** A fish's height as a share of its length. */
+const BODY_HEIGHT = 0.2;
+
+/** A fish answers squarely only to a beam this near the vertical through it, as a sine (fish swim within about 8° of level, Foote 1980). */
+const SQUARE_SIN = 0.14;
+const FEWEST_SQUARE = 5;
+
+/** The pings that met the fish nearly from above: farther out its own directivity, which nobody knows, takes the echo down. */
+function nearlyAbove(levels: readonly number[], sinAlong: readonly number[]): [number[], number[]] {
+  const order = sinAlong.map((_, i) => i).sort((a, b) => sinAlong[a]! - sinAlong[b]!);
+  const kept = order.filter((i, rank) => rank < FEWEST_SQUARE || sinAlong[i]! < SQUARE_SIN);
+  return [kept.map((i) => levels[i]!), kept.map((i) => sinAlong[i]!)];
+}
+
+/** Length of a fish that anglers look for, m, and how far such fish spread about its strength, dB (a factor of two in length). */
+const USUAL_LENGTH_M = 0.35;
+const USUAL_SPREAD_DB = 6;
+/** Three fish in ten have an open bladder: so much under a closed one is the mean kind, dB. */
+const MEAN_KIND_DB = -1.4;
+/** Of what a fish seen square from above stands over its mean, the share seen so close to the vertical. */
+const SQUARE_SHARE = 0.6;
+
+/** Length whose mean echo, seen nearly from above, is this strong, m. */
+function likelyLength(strengthDb: number, { frequencyHz, soundSpeedMps }: Channel): number {
+  const raw = fishLengthOf(strengthDb - MEAN_KIND_DB, frequencyHz);
+  const gain = SQUARE_SHARE * squareOnGain(raw, soundSpeedMps / frequencyHz);
+  return fishLengthOf(strengthDb - MEAN_KIND_DB - gain, frequencyHz);
+}
+
+/** Puts a mark into numbers, with what speaks for it. */
+export function fishFinding(
+  f: Fitted,
+  id: number,
+  channel: Channel,
+  bed: BedLine,
+  speed: number,
+): FishFinding {
+  const { track } = f;
+  const pulseM = channel.resolutionM;
+  const first = track.pings[0]!;
+  const last = track.pings[track.pings.length - 1]!;
+  const t0 = f.times[0]!;
+  const t1 = f.times[f.times.length - 1]!;
+  const inside =
+    f.curve !== null &&
+    f.curve.nearestTimeS > t0 - 0.1 * (t1 - t0) &&
+    f.curve.nearestTimeS < t1 + 0.1 * (t1 - t0);
+  const lowest = Math.min(...track.rangeM);
+  const rangeM = inside && f.curve ? Math.min(f.curve.nearestRangeM, lowest + pulseM) : lowest;
+  const timeS =
+    inside && f.curve ? clamp(f.curve.nearestTimeS, t0, t1) : f.times[track.rangeM.indexOf(lowest)]!;
+  const shape = shapeOf(f, pulseM, speed, rangeM, timeS);
+  const { before, after } = legs(f, rangeM, timeS);
+
+  const strengths = track.peakSample.map((j, i) => {
+    const range = Math.max(pulseM, channel.firstRangeM + j * channel.sampleStepM);
+    const level = channel.levelDb[track.pings[i]! * channel.sampleCount + j]!;
+    return channel.calibration
+      ? level +
+          40 * Math.log10(range) +
+          2 * channel.calibration.absorptionDbPerM * range -
+          channel.calibration.sourceLevelDb
+      : level + 40 * Math.log10(range);
+  });
+  const sinAlong = f.times.map((t, i) =>
+    Math.min(0.95, (Math.abs(t - timeS) * (f.curve?.speedMps ?? speed)) / Math.max(pulseM, track.rangeM[i]!)),
+  );
+  const [levels, sines] = nearlyAbove(strengths, sinAlong);
+  // Uncalibrated levels cannot be held against what fish are expected to give.
+  const expected = channel.calibration && {
+    meanDb: fishTargetStrength(USUAL_LENGTH_M, channel.frequencyHz) + MEAN_KIND_DB,
+    spreadDb: USUAL_SPREAD_DB,
+    passDb: Math.hypot(PASS_SPREAD_DB, KIND_SPREAD_DB),
+  };
+  const { db: strengthDb, spreadDb } = beamStrength(levels, sines, channel.beam, expected);
+  const likely = channel.calibration ? likelyLength(strengthDb, channel) : null;
+  // Where it passed, how it lay, and what kind of bladder it has all stay unsure.
+  const spread = lengthFactorOf(SIZE_SIGMAS * spreadDb);
+
+  const share = track.pings.length / (last - first + 1);
+  const over = median(track.overDb);
+  const peakOver = Math.max(...track.overDb);
+  const offM = f.curve?.offM ?? pulseM;
+  const gapToBedM = gapTo(bed, track.pings[Math.floor(track.pings.length / 2)]!, rangeM);
+  const halfWidth = channel.beam.athwartRad / 2;
+  const thick = median(track.thickM);
+  const evidence =
+    0.35 * (peakOver - 15) +
+    0.25 * (Math.min(track.pings.length, 16) - 5) +
+    3 * (share - 0.7) -
+    1.2 * Math.max(0, offM / pulseM - 0.6) -
+    (gapToBedM !== null && gapToBedM < 0.4 ? 1.5 : 0);
+  const reasons: Reason[] = [
+    { name: 'stands-out', db: over },
+    { name: 'followed', pings: track.pings.length, share },
+  ];
+  if (shape === 'arch') reasons.push({ name: 'rises', riseM: Math.min(before, after) });
+  else if (gapToBedM !== null) reasons.push({ name: 'clear-of-bed', gapM: gapToBedM });
+  else reasons.push({ name: 'fits-crossing', offM });
+  const path = new Float32Array(last - first + 1).fill(NaN);
+  track.pings.forEach((p, i) => (path[p - first] = track.rangeM[i]!));
+  return {
+    id,
+    kind: 'fish',
+    shape,
+    fromPing: first,
+    toPing: last,
+    timeS,
+    rangeM,
+    depthM: [rangeM * Math.cos(Math.min(halfWidth, Math.PI / 3)), rangeM],
+    heightM: Math.max(...track.rangeM) - rangeM + thick,
+    gapToBedM,
+    overBackgroundDb: peakOver,
+    strengthDb,
+    lengthM: likely === null ? null : [likely / spread, likely, likely * spread],
+    sizes: sizesOf(likely, spread, thick, channel),
+    legsM: { before, after },
+    risingMps: speed < STILL_MPS ? risingOf(f) : null,
+    confidence: confidenceOf(evidence),
+    reasons,
+    rival:
+      gapToBedM !== null && gapToBedM < 0.4
+        ? { reading: 'bump-on-bed', test: 'bed-window' }
+        : thick > 2 * pulseM
+          ? { reading: 'several-fish', test: 'faster-chart' }
+          : track.pings.length < 6
+            ? { reading: 'another-sounder', test: 'pass-again' }
+            : { reading: 'debris', test: 'pass-again' },
+    path,
+  };
+}

@@ -1,0 +1,172 @@
+import { median } from '@/core/maths';
+import type { Channel, Navigation, Recording } from '@/core/recording';
+import { findFalseBeds, findRingDown, takeOffBars } from './artefacts';
+import { excessOf, singleExcess } from './background';
+import { trackBed } from './bedLine';
+import { bedShape } from './bedShape';
+import { findClouds } from './clouds';
+import { belongsToCloud, cloudFinding } from './cloudFinding';
+import { LEAST_CONFIDENCE } from './confidence';
+import { coverFinding } from './coverFinding';
+import type { BedLine, CoverFinding, Finding, Reading } from './findings';
+import { fishFinding } from './fishFinding';
+import { bedHardness } from './hardness';
+import { findLayers } from './layers';
+import { findLures } from './lure';
+import { findMissingLeg } from './missingLeg';
+import { notFish, risingBubbles, towedLine, type NamedEcho } from './notFish';
+import { blankOnBed, findOnBed } from './onBed';
+import { fitted, joinPieces } from './pieces';
+import { joinSeam, stretchesOf } from './stretches';
+import { findStructure } from './structure';
+import { topMess } from './topMess';
+import { followEchoes } from './tracks';
+import { workingChannel } from './workingChannel';
+
+/** Pings a mark needs: two may be another sounder's, three in step are not. */
+const LEAST_PINGS = 3;
+
+/** What one stretch of pings gives; pings count from its first. */
+interface StretchReading {
+  bed: BedLine;
+  messM: number;
+  named: NamedEcho[];
+  findings: Finding[];
+}
+
+function readStretch(recording: Recording, measured: Channel): StretchReading {
+  const channel = workingChannel(measured);
+  const { timeS, speedMps } = recording.navigation;
+  const speed = median(Array.from(speedMps));
+  const pingsPerM = recording.pingRate / Math.max(speed, 0.1);
+  const bed = trackBed(channel);
+  const excess = excessOf(channel, bed, recording.pingRate);
+  const named = takeOffBars(channel, bed, excess.overDb);
+  const messM = topMess(channel, bed);
+  const cover: CoverFinding[] = [];
+  for (const outline of findOnBed(channel, bed, excess.overDb, pingsPerM)) {
+    const finding = coverFinding(outline, channel, recording, bed);
+    if (finding.confidence < LEAST_CONFIDENCE) continue;
+    cover.push(finding);
+    // What stands on the bed is neither bait nor fish.
+    blankOnBed(channel, bed, excess.overDb, outline);
+  }
+  const { clouds: dense, taken } = findClouds(channel, bed, excess, pingsPerM);
+  const clouds = dense.filter((cloud) => {
+    const name = risingBubbles(cloud, channel, speed, recording.pingRate);
+    if (name) named.push(name);
+    return name === null;
+  });
+  const pieces = followEchoes(channel, bed, singleExcess(channel, bed, excess), taken, messM)
+    .filter((track) => track.pings.length >= LEAST_PINGS)
+    .map((track) => fitted(track, timeS, speed))
+    .filter((piece) => {
+      const name = notFish(piece, channel, speed, recording.pingRate);
+      if (name) named.push(name);
+      return name === null;
+    });
+  const marks = joinPieces(pieces, timeS, speed, channel).filter((f) => f.track.pings.length > LEAST_PINGS);
+  const bait = clouds
+    .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed, messM, pingsPerM))
+    .filter((cloud) => cloud.confidence >= LEAST_CONFIDENCE);
+  const findings: Finding[] = [...cover, ...bait];
+  for (const mark of marks) {
+    const finding = fishFinding(mark, 0, channel, bed, speed);
+    if (finding.confidence < LEAST_CONFIDENCE) continue;
+    if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed))) continue;
+    findings.push(finding);
+  }
+  return { bed, messM, named, findings };
+}
+
+const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
+  timeS: nav.timeS.subarray(from, to),
+  eastM: nav.eastM.subarray(from, to),
+  northM: nav.northM.subarray(from, to),
+  speedMps: nav.speedMps.subarray(from, to),
+  headingRad: nav.headingRad.subarray(from, to),
+  pitchRad: nav.pitchRad.subarray(from, to),
+  rollRad: nav.rollRad.subarray(from, to),
+  heaveM: nav.heaveM.subarray(from, to),
+  temperatureC: nav.temperatureC.subarray(from, to),
+  supplyV: nav.supplyV.subarray(from, to),
+});
+
+/**
+ * Reads one channel: the bed, what stands on it, single marks and clouds, nearest in time first, and what is drawn but is no
+ * fish. Uses pings, the channel and the boat's own instruments, and nothing else; works on uncalibrated levels too, where
+ * strengths stay relative. A long recording is read in stretches that overlap, so its size does not grow with the hours.
+ */
+export function readChannel(recording: Recording, measured: Channel): Reading {
+  const { navigation } = recording;
+  const bed: BedLine = {
+    rangeM: new Float32Array(measured.pingCount),
+    contrastDb: new Float32Array(measured.pingCount),
+  };
+  const named: NamedEcho[] = [];
+  let findings: Finding[] = [];
+  let messM = 0;
+  for (const { from, to, first, end } of stretchesOf(measured.pingCount)) {
+    const n = measured.sampleCount;
+    const part = readStretch(
+      { ...recording, navigation: partOf(navigation, first, end) },
+      { ...measured, pingCount: end - first, levelDb: measured.levelDb.subarray(first * n, end * n) },
+    );
+    bed.rangeM.set(part.bed.rangeM.subarray(from - first, to - first), from);
+    bed.contrastDb.set(part.bed.contrastDb.subarray(from - first, to - first), from);
+    messM = Math.max(messM, part.messM);
+    for (const f of part.findings) {
+      f.fromPing += first;
+      f.toPing += first;
+    }
+    for (const echo of part.named) {
+      const middle = first + (echo.fromPing + echo.toPing) / 2;
+      if (middle >= from && middle < to)
+        named.push({ ...echo, fromPing: echo.fromPing + first, toPing: echo.toPing + first });
+    }
+    findings = joinSeam(findings, part.findings, from, to);
+  }
+  const speed = median(Array.from(navigation.speedMps));
+  const { lures, rest } = findLures(findings, navigation.timeS, speed, messM);
+  named.push(...findFalseBeds(measured, bed, recording.pingRate));
+  const ring = findRingDown(measured, messM);
+  if (ring) named.push(ring);
+  const falseBeds = named.filter((e) => e.kind === 'false-bed');
+  const layers = findLayers(measured, bed).filter((layer) => {
+    if (falseBeds.some((f) => layer.topM < f.rangeM[1] + 0.5 && layer.bottomM > f.rangeM[0] - 0.5))
+      return false;
+    const line = towedLine(layer, measured.pingCount, speed);
+    if (line) named.push(line);
+    return line === null;
+  });
+  for (const cloud of rest)
+    if (cloud.kind === 'cloud') {
+      const count = rest.filter(
+        (f) =>
+          f.kind === 'fish' &&
+          f.toPing >= cloud.fromPing &&
+          f.fromPing <= cloud.toPing &&
+          f.rangeM > cloud.rangeM - BY_CLOUD_M &&
+          f.rangeM < cloud.rangeM + cloud.heightM + BY_CLOUD_M,
+      ).length;
+      if (count > 0) cloud.reasons = [...cloud.reasons, { name: 'larger-near', count }];
+    }
+  rest.sort((a, b) => a.timeS - b.timeS);
+  rest.forEach((f, i) => (f.id = i + 1));
+  return {
+    channelId: measured.id,
+    bed,
+    bedShape: bedShape(measured, bed, navigation),
+    hardness: bedHardness(measured, bed),
+    structure: findStructure(bed, navigation),
+    layers,
+    named,
+    topMessM: messM,
+    findings: rest,
+    lures,
+    missingLeg: findMissingLeg(rest),
+  };
+}
+
+/** A larger mark this near above or below a cloud is by it, m. */
+const BY_CLOUD_M = 2.5;
