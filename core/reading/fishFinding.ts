@@ -177,10 +177,12 @@ export function fishFinding(
   const halfWidth = channel.beam.athwartRad / 2;
   const thick = median(track.thickM);
   const evidence =
-    0.35 * (peakOver - 15) +
-    0.25 * (Math.min(track.pings.length, 16) - 5) +
-    3 * (share - 0.7) -
-    1.2 * Math.max(0, offM / pulseM - 0.6) -
+    2.3 +
+    0.13 * (Math.min(peakOver, 40) - 20) +
+    0.6 * Math.log(Math.min(track.pings.length, 40) / 8) -
+    // A mark with both its legs is hardly ever anything else.
+    (shape === 'arch' || speed < STILL_MPS ? 0 : 1) -
+    0.8 * Math.max(0, offM / pulseM - 0.6) -
     (gapToBedM !== null && gapToBedM < 0.4 ? 1.5 : 0);
   const reasons: Reason[] = [
     { name: 'stands-out', db: over },

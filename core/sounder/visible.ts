@@ -1,5 +1,5 @@
 import { absorptionOf, soundSpeedOf } from '@/core/water';
-import { faceBudget, type Face, type Rig } from '@/core/rig';
+import { DETECTION_DB, faceBudget, type Face, type Rig } from '@/core/rig';
 import { ENGINES, fishAt, type Fish, type Scene, type Track } from '@/core/scene';
 import { framesOf } from './frame';
 import { patternTable } from './patternTable';
@@ -20,11 +20,17 @@ export interface VisibleFish {
   depthM: number;
 }
 
-/** A fish shows in a ping from this over the noise, dB. */
-const SHOWS_DB = 10;
-
-/** What a face shows of each fish of a scene; nothing else in the water and no noise but its level. */
-export function visibleFish(scene: Scene, track: Track, rig: Rig, face: Face): VisibleFish[] {
+/**
+ * What a face shows of each fish of a scene; nothing else in the water and no noise but its level.
+ * @param showsDb over the noise from which a fish shows in a ping, dB
+ */
+export function visibleFish(
+  scene: Scene,
+  track: Track,
+  rig: Rig,
+  face: Face,
+  showsDb = DETECTION_DB,
+): VisibleFish[] {
   const pattern = patternTable(face.beam);
   const c = soundSpeedOf(scene.water);
   const alpha = absorptionOf(scene.water, face.frequencyHz).dbPerM;
@@ -57,7 +63,7 @@ export function visibleFish(scene: Scene, track: Track, rig: Rig, face: Face): V
       const { sourceLevelDb, noiseLevelDb } = budgets[track.engine[p]!]!;
       const over = sourceLevelDb + 10 * Math.log10(x * x + y * y + 1e-30) - noiseLevelDb;
       if (over > shown.peakDb) shown.peakDb = over;
-      if (over < SHOWS_DB) continue;
+      if (over < showsDb) continue;
       shown.pings.push(p);
       shown.rangeM.push(nearest);
       if (nearest < shown.nearestRangeM) {

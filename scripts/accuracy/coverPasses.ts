@@ -106,13 +106,15 @@ export function madeCoverPass(seed: number, kind: OnBed): CoverPass {
   };
   const pingRate = Math.min(14, 1440 / (6.2 * depth));
   const track = layTrack({ legs: idlePass(speed, durationS), pingRate, windMps: 1 }, random.fork('waves'));
+  const excessNoiseDb = random.between(42, 50);
+  const farM = 1.4 * depth + 1;
   const recording = simulate({
     scene,
     track,
-    rig: { ...GENERIC_RIG, excessNoiseDb: random.between(42, 50) },
+    rig: { ...GENERIC_RIG, excessNoiseDb },
     faces: [face],
     pingRate,
-    farM: 1.4 * depth + 1,
+    farM,
     seed,
   });
   return {
@@ -120,6 +122,8 @@ export function madeCoverPass(seed: number, kind: OnBed): CoverPass {
     track,
     face,
     recording,
+    farM,
+    excessNoiseDb,
     kind,
     timeS: x / speed,
     halfS: (lengthM / 2 + 0.4 * depth) / speed,

@@ -24,6 +24,9 @@ export interface MadePass {
   track: Track;
   face: Face;
   recording: Recording;
+  /** End of the listening window, m, and the excess noise it was heard in, dB. */
+  farM: number;
+  excessNoiseDb: number;
 }
 
 /** How a pass departs from the usual. */
@@ -32,6 +35,7 @@ export interface Conditions {
   windMps?: number;
   speedMps?: number;
   otherSounder?: boolean;
+  cloudy?: boolean;
 }
 
 export const CONES = TRANSDUCERS.flatMap((t) => t.faces).filter(
@@ -102,7 +106,7 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   const depthAt = (x: number): number =>
     deepest * 0.93 + slope * (x / wayM - 0.5) * 100 * Math.min(1, deepest / 15) - rough;
   const face = CONES[random.integer(CONES.length)]!;
-  const cloudy = random.uniform() < 0.35;
+  const cloudy = random.uniform() < 0.35 || conditions.cloudy === true;
   const cloudX = random.between(0.3, 0.7) * wayM;
   const fish = spreadFish(random, 7, wayM, speed, depthAt).filter(
     (f) => !cloudy || Math.abs(f.path[1]! - cloudX) > 0.9 * deepest,
@@ -139,15 +143,10 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   const legs: Leg[] = random.uniform() < 0.75 ? idlePass(speed, durationS) : drift(speed, durationS);
   const pingRate = Math.min(14, 1440 / (6.2 * deepest));
   const track = layTrack({ legs, pingRate, windMps }, random.fork('waves'));
-  const recording = simulate({
-    scene,
-    track,
-    rig: { ...GENERIC_RIG, excessNoiseDb: conditions.excessNoiseDb ?? random.between(42, 52) },
-    faces: [face],
-    pingRate,
-    // Half the passes listen far enough for the second bed echo.
-    farM: (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1,
-    seed,
-  });
-  return { scene, track, face, recording };
+  const excessNoiseDb = conditions.excessNoiseDb ?? random.between(42, 52);
+  // Half the passes listen far enough for the second bed echo.
+  const farM = (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1;
+  const rig = { ...GENERIC_RIG, excessNoiseDb };
+  const recording = simulate({ scene, track, rig, faces: [face], pingRate, farM, seed });
+  return { scene, track, face, recording, farM, excessNoiseDb };
 }

@@ -1,0 +1,65 @@
+/** What was counted over some passes; plain data, so that threads can hand it over. */
+export interface Tally {
+  /** Good and all, by name. */
+  counts: Record<string, [good: number, all: number]>;
+  lists: Record<string, number[]>;
+  /** Stated probability and whether it was right. */
+  claims: [confidence: number, right: boolean][];
+  notes: string[];
+}
+
+export const newTally = (): Tally => ({ counts: {}, lists: {}, claims: [], notes: [] });
+
+export function count(tally: Tally, name: string, good: boolean): void {
+  const pair = (tally.counts[name] ??= [0, 0]);
+  if (good) pair[0]++;
+  pair[1]++;
+}
+
+export function note(tally: Tally, name: string, value: number): void {
+  (tally.lists[name] ??= []).push(value);
+}
+
+/** Adds one tally to another, in place. */
+export function addTally(to: Tally, from: Tally): void {
+  for (const [name, [good, all]] of Object.entries(from.counts)) {
+    const pair = (to.counts[name] ??= [0, 0]);
+    pair[0] += good;
+    pair[1] += all;
+  }
+  for (const [name, list] of Object.entries(from.lists)) (to.lists[name] ??= []).push(...list);
+  to.claims.push(...from.claims);
+  to.notes.push(...from.notes);
+}
+
+/** A share with its 95 % interval (Wilson 1927). */
+export function share(tally: Tally, name: string): string {
+  const [good, all] = tally.counts[name] ?? [0, 0];
+  if (all === 0) return '–';
+  const p = good / all;
+  const z = 1.96;
+  const middle = (p + (z * z) / (2 * all)) / (1 + (z * z) / all);
+  const half = (z * Math.sqrt((p * (1 - p)) / all + (z * z) / (4 * all * all))) / (1 + (z * z) / all);
+  return `${p.toFixed(3)} (${Math.max(0, middle - half).toFixed(3)}–${Math.min(1, middle + half).toFixed(3)}, n ${all})`;
+}
+
+export const quantile = (list: readonly number[], q: number): number =>
+  [...list].sort((a, b) => a - b)[Math.floor(q * (list.length - 1))] ?? NaN;
+
+/** Expected calibration error over ten bins, and the area under the curve of right against wrong. */
+export function calibration({ claims }: Tally): string {
+  let error = 0;
+  for (let bin = 0; bin < 10; bin++) {
+    const mine = claims.filter(([c]) => Math.min(9, Math.floor(c * 10)) === bin);
+    if (mine.length === 0) continue;
+    const said = mine.reduce((sum, [c]) => sum + c, 0) / mine.length;
+    const was = mine.filter(([, right]) => right).length / mine.length;
+    error += (Math.abs(said - was) * mine.length) / claims.length;
+  }
+  const right = claims.filter(([, r]) => r).map(([c]) => c);
+  const wrong = claims.filter(([, r]) => !r).map(([c]) => c);
+  let above = 0;
+  for (const a of right) for (const b of wrong) above += a > b ? 1 : a === b ? 0.5 : 0;
+  const auroc = right.length * wrong.length > 0 ? (above / (right.length * wrong.length)).toFixed(3) : '–';
+  return `calibration error ${error.toFixed(3)}, AUROC ${auroc} (n ${claims.length}, wrong ${wrong.length})`;
+}
