@@ -51,3 +51,13 @@ export {
   type MarkPlace,
 } from './meters';
 export { findFaults, type Fault, type FaultName } from './faults';
+export {
+  paletteLab,
+  see,
+  sightScore,
+  viewing,
+  type SeenMark,
+  type Sight,
+  type SightFor,
+  type Viewing,
+} from './eye';
