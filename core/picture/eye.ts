@@ -1,7 +1,7 @@
 import { clamp } from '@/core/maths';
 import type { Picture } from './draw';
 import { labOf, type Lab } from './lab';
-import { bedSteps, type MarkPlace } from './meters';
+import type { MarkPlace } from './meters';
 import { openWater } from './openWater';
 import { BED_RAMP_AT, PALETTE_STEPS, paletteColours, type PaletteName } from './palette';
 
@@ -39,7 +39,7 @@ export interface Sight {
   specks: number;
   /** Share of neighbouring marks told apart; 1 where no two are neighbours. */
   apart: number;
-  /** Share of bed columns whose strongest colour leaves room over it; 0 where no bed is drawn. */
+  /** How far the bed's trace is graded: 1 where half of its first metre or more is neither empty nor in the strongest colour. */
   bedRoom: number;
 }
 
@@ -252,21 +252,30 @@ function specksOf(picture: Picture, lab: Float32Array, marks: readonly MarkPlace
     for (let i = i0; i <= i1; i++) for (let k = k0; k <= k1; k++) mean[i * down + k] = 0;
   }
   let count = 0;
-  for (let i = 1; i + 1 < across; i++)
-    for (let k = 1; k + 1 < down; k++) {
+  for (let i = ROUND_BLOCKS; i + ROUND_BLOCKS < across; i++)
+    for (let k = ROUND_BLOCKS; k + ROUND_BLOCKS < down; k++) {
       const here = mean[i * down + k]!;
       if (here < SPECK) continue;
       let highest = true;
-      for (let di = -1; di <= 1 && highest; di++)
-        for (let dk = -1; dk <= 1; dk++) if (mean[(i + di) * down + k + dk]! > here) highest = false;
-      if (highest) count++;
+      let around = 0;
+      for (let di = -ROUND_BLOCKS; di <= ROUND_BLOCKS; di++)
+        for (let dk = -ROUND_BLOCKS; dk <= ROUND_BLOCKS; dk++) {
+          const other = mean[(i + di) * down + k + dk]!;
+          around += other;
+          if (Math.abs(di) <= 1 && Math.abs(dk) <= 1 && other > here) highest = false;
+        }
+      // An even haze hides marks, but none of it is taken for one.
+      around = (around - here) / ((2 * ROUND_BLOCKS + 1) ** 2 - 1);
+      if (highest && here - around >= SPECK) count++;
     }
   return (count * 10_000) / cells;
 }
 
-/** Edge of a block, cells, and mean colour difference to the ground from which it is a speck, ΔE. */
+/** Edge of a block, cells, and mean colour difference to what is around it from which it is a speck, ΔE. */
 const BLOCK = 3;
 const SPECK = 2 * GLANCE;
+/** Blocks to either side a speck is held against. */
+const ROUND_BLOCKS = 3;
 
 /** Marks this near each other, in their own sizes, are neighbours. */
 const NEIGHBOURS = 2.2;
@@ -319,6 +328,25 @@ function apartOf(
   return pairs > 0 ? told / pairs : 1;
 }
 
+/** Length of a bed's trace that is looked at, m, and fewest rows. */
+const TRACE_M = 1;
+const TRACE_ROWS = 6;
+
+function bedRoomOf(picture: Picture): number {
+  const { rows, columns, rowM, steps } = picture;
+  const first = bedRows(picture);
+  const length = Math.max(TRACE_ROWS, Math.round(TRACE_M / rowM));
+  let graded = 0;
+  let all = 0;
+  for (let c = columns - picture.columnsFilled; c < columns; c++)
+    for (let r = first[c]!; r < Math.min(rows, first[c]! + length); r++) {
+      const s = steps[c * rows + r]!;
+      all++;
+      if (s > 0 && s < PALETTE_STEPS) graded++;
+    }
+  return all > 0 ? Math.min(1, (2 * graded) / all) : 0;
+}
+
 /** First row under the bed of each column. */
 function bedRows({ rows, columns, rowM, topM, bedM }: Picture): Int32Array {
   return Int32Array.from({ length: columns }, (_, c) =>
@@ -342,12 +370,11 @@ export function see(
   const blur = kernel(BLUR_ARCMIN / view.cellArcmin);
   const bedRow = bedRamp ? bedRows(picture) : null;
   const marks = places.map((place) => seenMark(picture, lab, bedRow, blur, place, view));
-  const bed = bedSteps(picture);
   return {
     marks,
     specks: specksOf(picture, lab, places),
     apart: apartOf(picture, lab, bedRow, blur, marks),
-    bedRoom: bed.length > 0 ? bed.filter((s) => s > 0 && s < PALETTE_STEPS).length / bed.length : 0,
+    bedRoom: bedRoomOf(picture),
   };
 }
 
@@ -355,7 +382,7 @@ export function see(
 export type SightFor = 'search' | 'vertical' | 'bed';
 
 /** Specks that halve what the water is worth, per hundred by hundred cells. */
-const HALVING_SPECKS = 12;
+const HALVING_SPECKS = 7;
 /** A shape is legible over so many columns and rows. */
 const LEGIBLE = [8, 3] as const;
 
@@ -368,7 +395,7 @@ const WEIGHTS: Record<SightFor, { quiet: number; shape: number; apart: number; b
 
 /**
  * One number for a picture, 0…1: how surely the marks are seen, times what specks, cramped shapes, marks run together and a bed
- * without room over its colour each leave of it.
+ * without grades each leave of it.
  */
 export function sightScore({ marks, specks, apart, bedRoom }: Sight, purpose: SightFor): number {
   if (marks.length === 0) return 0;

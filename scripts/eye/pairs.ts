@@ -27,6 +27,8 @@ export interface PicturePair {
   second: Change;
   /** Excess noise of the rig, dB, where it is not the usual. */
   excessNoiseDb?: number;
+  /** More boats' sounders in earshot. */
+  moreSounders?: number;
   /** Which shows its marks better, by looking. */
   better: 'first' | 'second';
 }
@@ -217,16 +219,27 @@ export const PAIRS: readonly PicturePair[] = [
 
 const made = new Map<string, { recording: Recording; places: (picture: Picture) => MarkPlace[] }>();
 
-function waterOf({ scene: id, transducer, excessNoiseDb }: PicturePair): {
+function waterOf({ scene: id, transducer, excessNoiseDb, moreSounders = 0 }: PicturePair): {
   recording: Recording;
   places: (picture: Picture) => MarkPlace[];
 } {
-  const key = `${id} ${transducer} ${excessNoiseDb}`;
+  const key = `${id} ${transducer} ${excessNoiseDb} ${moreSounders}`;
   const held = made.get(key);
   if (held) return held;
   const recipe = recipeOf(id);
   const face = transducerOf(transducer).faces[0]!;
-  const scene = makeScene(id, SEED);
+  const named = makeScene(id, SEED);
+  const scene = {
+    ...named,
+    otherSounders: [
+      ...named.otherSounders,
+      ...Array.from({ length: moreSounders }, (_, k) => ({
+        pingRate: 7.3 + 1.7 * k,
+        overNoiseDb: 30,
+        pulseS: 3e-4,
+      })),
+    ],
+  };
   const track = trackOver(id, SEED);
   const rig = { ...GENERIC_RIG, excessNoiseDb: excessNoiseDb ?? GENERIC_RIG.excessNoiseDb };
   const recording = simulate({
