@@ -8,15 +8,18 @@ import { ensurePackages, run } from './tools.mjs';
 
 ensurePackages();
 // Bundled, as the app is: run from source the core is several times slower.
-const core = join(mkdtempSync(join(tmpdir(), 'nimble-bench-')), 'core.cjs');
-buildSync({
-  entryPoints: ['scripts/benchCore.ts'],
-  bundle: true,
-  platform: 'node',
-  alias: { '@': '.' },
-  outfile: core,
-});
-run('node', [core]);
+const folder = mkdtempSync(join(tmpdir(), 'nimble-bench-'));
+for (const part of ['benchCore', 'benchReader']) {
+  const outfile = join(folder, `${part}.cjs`);
+  buildSync({
+    entryPoints: [`scripts/${part}.ts`],
+    bundle: true,
+    platform: 'node',
+    alias: { '@': '.' },
+    outfile,
+  });
+  run('node', [outfile]);
+}
 
 const ROUNDS = 15;
 

@@ -1,4 +1,4 @@
-import { median } from '@/core/maths';
+import { median, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 import type { NamedEcho } from './notFish';
@@ -6,21 +6,22 @@ import type { NamedEcho } from './notFish';
 /** A whole ping this far over its neighbours is an electrical bar, dB. */
 const BAR_DB = 3.5;
 /** Samples of a ping looked at for that. */
-const LOOKS = 48;
+const LOOKS = 32;
 
-/** Median excess of each ping's water, dB: near 0 in a quiet ping. */
+/** Lower quartile of the excess of each ping's water, dB: alike in all quiet pings. */
 function pingExcess(channel: Channel, bed: BedLine, over: Float32Array): Float32Array {
   const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM } = channel;
   const out = new Float32Array(pingCount);
-  const values: number[] = [];
+  const values = new Float32Array(2 * LOOKS + 2);
   for (let p = 0; p < pingCount; p++) {
     const range = bed.rangeM[p]!;
     const end = range === range ? Math.min(n, Math.floor((range - firstRangeM) / step) - 4) : n;
     const first = Math.min(end - 1, Math.ceil(1 / step));
     const stride = Math.max(1, Math.floor((end - first) / LOOKS));
-    values.length = 0;
-    for (let j = first; j < end; j += stride) values.push(over[p * n + j]!);
-    out[p] = values.length > 4 ? median(values) : 0;
+    let count = 0;
+    for (let j = first; j < end; j += stride) values[count++] = over[p * n + j]!;
+    // A low quantile: marks and bubbles fill half of a ping's water, a bar fills it all.
+    out[p] = count > 4 ? selectInPlace(values, count >> 2, count) : 0;
   }
   return out;
 }

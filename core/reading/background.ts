@@ -5,14 +5,17 @@ import type { BedLine } from './findings';
 /** Seconds a local background is taken over: longer than a cloud stays under a drifting boat. */
 const SPAN_S = 120;
 /** Pings looked at in that span, and pings between the middles of two spans. */
-const LOOKED_AT = 96;
-const EVERY_PINGS = 96;
+const LOOKED_AT = 64;
+const EVERY_PINGS = 128;
 
 /** The share of pings a background is read at: fish and bait may fill up to two thirds of a span. */
 const QUANTILE = 0.35;
 
 /** Exponential intensity has that quantile this far under its mean, dB: 10 log(−ln(1 − q)). */
 const QUANTILE_UNDER_MEAN_DB = 10 * Math.log10(-Math.log(1 - QUANTILE));
+
+/** Ranges gathered at a time, so that pings are read along their rows. */
+const TILE = 16;
 
 /** Samples under the bed line for which an excess is still worked out; deeper it is left at 0. */
 const UNDER_BED_SAMPLES = 4;
@@ -33,7 +36,9 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
   const back = new Float32Array(middles * n);
   const span = Math.max(LOOKED_AT, Math.round(SPAN_S * pingRate));
   const stride = Math.max(1, Math.floor(span / LOOKED_AT));
-  const values = new Float32Array(Math.floor(span / stride) + 2);
+  const most = Math.floor(span / stride) + 2;
+  const values = new Float32Array(TILE * most);
+  const counts = new Int32Array(TILE);
   const bedSample = Int32Array.from(bed.rangeM, (r) =>
     r === r ? Math.floor((r - channel.firstRangeM) / channel.sampleStepM) : n,
   );
@@ -43,16 +48,29 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
     const to = Math.min(pingCount - 1, middle + (span >> 1));
     let deepest = 0;
     for (let p = from; p <= to; p += stride) if (bedSample[p]! > deepest) deepest = bedSample[p]!;
-    for (let j = 0; j < n; j++) {
-      let count = 0;
-      if (j < deepest)
-        for (let p = from; p <= to; p += stride) if (j < bedSample[p]!) values[count++] = levelDb[p * n + j]!;
-      back[m * n + j] =
-        count >= 8
-          ? selectInPlace(values, Math.floor(QUANTILE * count), count) - QUANTILE_UNDER_MEAN_DB
-          : j > 0
-            ? back[m * n + j - 1]!
-            : 0;
+    deepest = Math.min(n, deepest);
+    for (let j0 = 0; j0 < n; j0 += TILE) {
+      const j1 = Math.min(n, j0 + TILE);
+      counts.fill(0);
+      if (j0 < deepest)
+        for (let p = from; p <= to; p += stride) {
+          const row = p * n;
+          const end = Math.min(j1, bedSample[p]!);
+          for (let j = j0; j < end; j++) {
+            const k = j - j0;
+            values[k * most + counts[k]!++] = levelDb[row + j]!;
+          }
+        }
+      for (let j = j0; j < j1; j++) {
+        const count = counts[j - j0]!;
+        const mine = values.subarray((j - j0) * most, (j - j0) * most + count);
+        back[m * n + j] =
+          count >= 8
+            ? selectInPlace(mine, Math.floor(QUANTILE * count), count) - QUANTILE_UNDER_MEAN_DB
+            : j > 0
+              ? back[m * n + j - 1]!
+              : 0;
+      }
     }
     smoothAlongRange(back, m * n, n, channel.sampleStepM);
   }
@@ -76,6 +94,8 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
 const ROUND_M = 0.6;
 const ROUND_SAMPLES = 7;
 const ROUND_PINGS = 5;
+/** Surroundings are worked out for so many samples at a time. */
+const GROUP = 3;
 /** An echo counts for no more than this in the surroundings of another, dB: what is sought must not hide itself. */
 const ROUND_CAP_DB = 12;
 /** Mean of the logarithm of exponential intensity lies this far under its mean, dB (Euler's constant: 10 γ / ln 10). */
@@ -87,49 +107,60 @@ const LOG_MEAN_UNDER_DB = 2.51;
  */
 export function singleExcess(channel: Channel, bed: BedLine, { overDb }: Excess): Float32Array {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
-  const half = Math.max(ROUND_SAMPLES, Math.round(ROUND_M / step));
+  const groups = Math.ceil(n / GROUP);
+  const half = Math.max(1, Math.round(Math.max(ROUND_SAMPLES, Math.round(ROUND_M / step)) / GROUP));
   const out = new Float32Array(pingCount * n);
-  const sum = new Float64Array(n + 1);
-  const run = new Float64Array(n);
+  const sum = new Float64Array(groups + 1);
+  const run = new Float64Array(groups);
   // Means along range of the pings in the window, each in its slot.
   const slots = 2 * ROUND_PINGS + 1;
-  const mean = new Float32Array(slots * n);
+  const mean = new Float32Array(slots * groups);
   const ends = Int32Array.from(bed.rangeM, (range) =>
     range === range ? Math.max(1, Math.min(n, Math.floor((range - channel.firstRangeM) / step) - 3)) : n,
   );
+  const [cap, group] = [ROUND_CAP_DB, GROUP];
   let held = 0;
   for (let p = -ROUND_PINGS; p < pingCount; p++) {
     const coming = p + ROUND_PINGS;
     const gone = p - ROUND_PINGS - 1;
     if (gone >= 0) {
       held--;
-      const slot = (gone % slots) * n;
-      const end = ends[gone]!;
-      for (let j = 0; j < end; j++) run[j]! -= mean[slot + j]!;
+      const slot = (gone % slots) * groups;
+      const end = Math.ceil(ends[gone]! / group);
+      for (let g = 0; g < end; g++) run[g]! -= mean[slot + g]!;
     }
     if (coming < pingCount) {
       held++;
       const row = coming * n;
-      const slot = (coming % slots) * n;
-      const end = ends[coming]!;
-      for (let j = 0; j < end; j++) {
-        const over = overDb[row + j]!;
-        sum[j + 1] = sum[j]! + (over < ROUND_CAP_DB ? over : ROUND_CAP_DB);
+      const slot = (coming % slots) * groups;
+      const last = ends[coming]!;
+      const end = Math.ceil(last / group);
+      for (let g = 0, j = 0; g < end; g++) {
+        let level = 0;
+        const to = Math.min(last, j + group);
+        const count = to - j;
+        for (; j < to; j++) {
+          const over = overDb[row + j]!;
+          level += over < cap ? over : cap;
+        }
+        sum[g + 1] = sum[g]! + level / count;
       }
-      for (let j = 0; j < end; j++) {
-        const a = j < half ? 0 : j - half;
-        const b = j + half + 1 < end ? j + half + 1 : end;
+      for (let g = 0; g < end; g++) {
+        const a = g < half ? 0 : g - half;
+        const b = g + half + 1 < end ? g + half + 1 : end;
         const m = (sum[b]! - sum[a]!) / (b - a);
-        mean[slot + j] = m;
-        run[j]! += m;
+        mean[slot + g] = m;
+        run[g]! += m;
       }
     }
     if (p < 0) continue;
     const row = p * n;
     const end = Math.min(n, ends[p]! + 4 + UNDER_BED_SAMPLES);
-    for (let j = 0; j < end; j++) {
-      const around = run[j]! / held + LOG_MEAN_UNDER_DB;
-      out[row + j] = overDb[row + j]! - (around > 0 ? around : 0);
+    for (let g = 0, j = 0; j < end; g++) {
+      const mine = run[g]! / held + LOG_MEAN_UNDER_DB;
+      const around = mine > 0 ? mine : 0;
+      const to = Math.min(end, j + group);
+      for (; j < to; j++) out[row + j] = overDb[row + j]! - around;
     }
   }
   return out;

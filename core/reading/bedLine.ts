@@ -11,6 +11,10 @@ const TOP_M = 0.8;
 const JUMP_DB = 5;
 /** An edge must stand this far out to count for more than this (a saturated bed is no surer than a strong one), dB. */
 const CONTRAST_CAP_DB = 30;
+/** How much an edge's strength against its ping's strongest counts beside its contrast. */
+const STRENGTH_SHARE = 0.8;
+/** Score of a place that can be no edge. */
+const NO_EDGE = -60;
 /** Below this mean contrast a ping shows no bed, dB. */
 const LEAST_CONTRAST_DB = 7;
 /** The first echo begins where the level comes within this of the bed's peak, dB: a diffuse bed grows from nothing. */
@@ -37,35 +41,37 @@ export function trackBed(channel: Channel): BedLine {
   const score = new Float32Array(pingCount * bins);
   /** Mean level under each bin's best edge, dB. */
   const strength = new Float32Array(pingCount * bins);
-  const sum = new Float64Array(n + 1);
+  const sum = new Float64Array(bins + 1);
+  const mean = new Float64Array(bins);
   const level = channel.levelDb;
-  const [perWindow, cap] = [1 / window, CONTRAST_CAP_DB];
+  const windowBins = Math.max(2, Math.round(window / perBin));
+  const topBin = Math.max(windowBins, Math.ceil(topSample / perBin));
+  const [perWindow, cap, share] = [1 / (windowBins * perBin), CONTRAST_CAP_DB, STRENGTH_SHARE];
   for (let p = 0; p < pingCount; p++) {
     const row = p * n;
-    for (let j = 0; j < n; j++) sum[j + 1] = sum[j]! + level[row + j]! + tvg[j]!;
-    let strongest = -1e9;
-    for (let j = topSample; j + window <= n; j += perBin) {
-      const under = sum[j + window]! - sum[j]!;
-      if (under > strongest) strongest = under;
+    for (let b = 0, j = 0; b < bins; b++) {
+      let inBin = 0;
+      const to = j + perBin;
+      for (; j < to; j++) inBin += level[row + j]! + tvg[j]!;
+      sum[b + 1] = sum[b]! + inBin;
     }
-    strongest *= perWindow;
+    // Mean under each edge; what lies over an edge is what lay under the one a window higher.
+    let strongest = -1e9;
+    for (let b = 0; b + windowBins <= bins; b++) {
+      const under = (sum[b + windowBins]! - sum[b]!) * perWindow;
+      mean[b] = under;
+      if (b >= topBin && under > strongest) strongest = under;
+    }
     const base = p * bins;
     for (let b = 0; b < bins; b++) {
-      let best = -60;
-      let bestUnder = 0;
-      const to = Math.min((b + 1) * perBin, n - window + 1);
-      for (let j = Math.max(topSample, b * perBin); j < to; j++) {
-        const middle = sum[j]!;
-        const under = (sum[j + window]! - middle) * perWindow;
-        const contrast = under - (middle - sum[j - window]!) * perWindow;
-        const s = (contrast < cap ? contrast : cap) + 0.8 * (under - strongest);
-        if (s > best) {
-          best = s;
-          bestUnder = under;
-        }
+      if (b < topBin || b + windowBins > bins) {
+        score[base + b] = NO_EDGE;
+        continue;
       }
-      strength[base + b] = bestUnder;
-      score[base + b] = best;
+      const under = mean[b]!;
+      const contrast = under - mean[b - windowBins]!;
+      strength[base + b] = under;
+      score[base + b] = (contrast < cap ? contrast : cap) + share * (under - strongest);
     }
   }
 
@@ -110,7 +116,7 @@ const EARLIER_SHARE = 0.6;
 /** How much of the earlier edge's score such a bin then loses. */
 const LATER_LOSES = 0.9;
 /** A first echo, shorter than its second and at times overloaded, may on the mean lie this much under it, dB. */
-const SHORTER_DB = 9;
+const SHORTER_DB = 13;
 /** Pings to either side in which most must show such a pair: under a cloud it is chance and passes, over hard ground it stays. */
 const PAIRS_PINGS = 60;
 const PAIRS_SHARE = 0.6;

@@ -182,7 +182,8 @@ export function fishFinding(
     0.6 * Math.log(Math.min(track.pings.length, 40) / 8) -
     // A mark with both its legs is hardly ever anything else.
     (shape === 'arch' || speed < STILL_MPS ? 0 : 1) -
-    0.8 * Math.max(0, offM / pulseM - 0.6) -
+    // Nor has a mark under a boat that keeps still a curve to fit.
+    (speed < STILL_MPS ? 0 : 0.8 * Math.max(0, offM / pulseM - 0.6)) -
     (gapToBedM !== null && gapToBedM < 0.4 ? 1.5 : 0);
   const reasons: Reason[] = [
     { name: 'stands-out', db: over },

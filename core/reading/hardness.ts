@@ -1,8 +1,8 @@
-import { powerOf } from '@/core/maths';
+import { median, powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { beamPattern, rangeResolution } from '@/core/rig';
 import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
-import type { BedLine } from './findings';
+import type { BedLine, CoverFinding } from './findings';
 
 /** What a stretch of bed is likely made of. */
 export interface BedStretch {
@@ -15,6 +15,8 @@ export interface BedStretch {
   hard: number;
   /** Probability of a thin hard skin on soft ground: the first echo says hard and the second says soft. */
   skin: number;
+  /** Height of weed on it, m; 0 where none was found. */
+  growthM: number;
   /** First echo against a bed of gravel at this depth, dB; null when the levels are not calibrated. */
   firstOverGravelDb: number | null;
   /** Second echo against the first, dB, with depth and absorption made up for; null where none was heard. */
@@ -114,6 +116,19 @@ function laidToBed(
 const energyDb = (power: Float64Array, stepM: number): number =>
   10 * Math.log10(power.reduce((a, b) => a + b, 0) * stepM);
 
+/** Tallest weed over some pings, m: of each bed of weed the median of its pings there. */
+function growthOver(cover: readonly CoverFinding[], from: number, to: number): number {
+  let most = 0;
+  for (const c of cover) {
+    if (c.cover !== 'weed' || c.toPing < from || c.fromPing > to) continue;
+    const part = Array.from(
+      c.height.subarray(Math.max(0, from - c.fromPing), Math.max(0, to - c.fromPing + 1)),
+    ).filter((h) => h > 0);
+    if (part.length > 0) most = Math.max(most, median(part));
+  }
+  return most;
+}
+
 /** Depths a first echo is worked out at, as a ratio from one to the next; between them it is linear in log depth. */
 const DEPTH_RATIO = 1.1;
 
@@ -141,7 +156,11 @@ function firstEchoes(channel: Channel): (depthM: number, material: BedMaterial) 
  * What the bed is made of along the track: the strength of the first echo against what each material would give at this depth
  * in this beam, and the second echo against the first, which is free of calibration.
  */
-export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
+export function bedHardness(
+  channel: Channel,
+  bed: BedLine,
+  cover: readonly CoverFinding[] = [],
+): BedStretch[] {
   const stretches: BedStretch[] = [];
   const { calibration } = channel;
   const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
@@ -197,6 +216,7 @@ export function bedHardness(channel: Channel, bed: BedLine): BedStretch[] {
         measured === null || secondUnderFirstDb === null
           ? 0
           : hardShare(normalised(byFirst)) * (1 - hardShare(normalised(bySecond))),
+      growthM: growthOver(cover, from, to),
       firstOverGravelDb: measured === null ? null : measured - firstEcho(depth, 'gravel'),
       secondUnderFirstDb,
     });

@@ -11,8 +11,11 @@ export interface MissingLeg {
   chance: number;
 }
 
+/** A leg this much shorter than the other, as rises to the nearest point, is missing; a mark this low has none, m. */
+const SHORT = 0.42;
+const LEAST_LEG_M = 0.15;
 /** Fewer marks with one leg say nothing. */
-const LEAST_HALVES = 4;
+const LEAST_HALVES = 5;
 /** Less likely than this by chance it is worth a level check. */
 const CHANCE = 0.07;
 
@@ -21,7 +24,10 @@ export function findMissingLeg(findings: readonly Finding[]): MissingLeg | null 
   let before = 0;
   let after = 0;
   for (const f of findings) {
-    if (f.kind !== 'fish' || f.shape !== 'half') continue;
+    if (f.kind !== 'fish') continue;
+    const lesser = Math.min(f.legsM.before, f.legsM.after);
+    const greater = Math.max(f.legsM.before, f.legsM.after);
+    if (greater < LEAST_LEG_M || lesser > SHORT * greater) continue;
     if (f.legsM.before < f.legsM.after) before++;
     else after++;
   }

@@ -21,7 +21,7 @@ import { joinSeam, stretchesOf } from './stretches';
 import { findStructure } from './structure';
 import { topMess } from './topMess';
 import { followEchoes } from './tracks';
-import { workingChannel } from './workingChannel';
+import { croppedToBed, workingChannel } from './workingChannel';
 
 /** Pings a mark needs: two may be another sounder's, three in step are not. */
 const LEAST_PINGS = 3;
@@ -35,11 +35,12 @@ interface StretchReading {
 }
 
 function readStretch(recording: Recording, measured: Channel): StretchReading {
-  const channel = workingChannel(measured);
   const { timeS, speedMps } = recording.navigation;
   const speed = median(Array.from(speedMps));
   const pingsPerM = recording.pingRate / Math.max(speed, 0.1);
-  const bed = trackBed(channel);
+  const fine = workingChannel(measured);
+  const bed = trackBed(fine);
+  const channel = croppedToBed(fine, bed);
   const excess = excessOf(channel, bed, recording.pingRate);
   const named = takeOffBars(channel, bed, excess.overDb);
   const messM = topMess(channel, bed);
@@ -157,7 +158,11 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
     channelId: measured.id,
     bed,
     bedShape: bedShape(measured, bed, navigation),
-    hardness: bedHardness(measured, bed),
+    hardness: bedHardness(
+      measured,
+      bed,
+      rest.filter((f): f is CoverFinding => f.kind === 'cover'),
+    ),
     structure: findStructure(bed, navigation),
     layers,
     named,

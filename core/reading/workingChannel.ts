@@ -1,4 +1,5 @@
 import type { Channel } from '@/core/recording';
+import type { BedLine } from './findings';
 
 /** Finer than this nothing is read: a fish is longer, and a body resolved into its parts is still one fish. m */
 const STEP_M = 0.04;
@@ -29,4 +30,22 @@ export function workingChannel(channel: Channel): Channel {
     levelDb: out,
     resolutionM: Math.max(channel.resolutionM, 2 * sampleStepM),
   };
+}
+
+/** Water under the deepest bed of a stretch that is kept, m. */
+const UNDER_BED_M = 2;
+
+/** A channel without what lies well under its deepest bed: nothing is sought there, and it may be more than half of the samples. */
+export function croppedToBed(channel: Channel, bed: BedLine): Channel {
+  let deepest = 0;
+  for (const range of bed.rangeM) {
+    if (range !== range) return channel;
+    if (range > deepest) deepest = range;
+  }
+  const { pingCount, sampleCount: n, sampleStepM, firstRangeM, levelDb } = channel;
+  const kept = Math.ceil((deepest + UNDER_BED_M - firstRangeM) / sampleStepM);
+  if (!(kept > 0 && kept < 0.9 * n)) return channel;
+  const out = new Float32Array(pingCount * kept);
+  for (let p = 0; p < pingCount; p++) out.set(levelDb.subarray(p * n, p * n + kept), p * kept);
+  return { ...channel, sampleCount: kept, levelDb: out };
 }

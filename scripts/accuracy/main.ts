@@ -24,7 +24,7 @@ const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
   ['another sounder in earshot', 40, { otherSounder: true }],
   ['rough, wind 8 m/s', 40, { windMps: 8 }],
   ['fast, 4 m/s', 40, { speedMps: 4 }],
-  ['noisy: most fish near the limit', 60, { excessNoiseDb: 66 }],
+  ['noisy: most fish near the limit', 60, { excessNoiseDb: 72 }],
 ];
 
 function jobs(passes: number, seed: number): Job[] {
