@@ -5,8 +5,8 @@ import type { BedLine } from './findings';
 /** Seconds a local background is taken over: longer than a cloud stays under a drifting boat. */
 const SPAN_S = 120;
 /** Pings looked at in that span, and pings between the middles of two spans. */
-const LOOKED_AT = 64;
-const EVERY_PINGS = 128;
+const LOOKED_AT = 48;
+const EVERY_PINGS = 192;
 
 /** The share of pings a background is read at: fish and bait may fill up to two thirds of a span. */
 const QUANTILE = 0.35;

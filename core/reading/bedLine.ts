@@ -41,6 +41,9 @@ export function trackBed(channel: Channel): BedLine {
   const score = new Float32Array(pingCount * bins);
   /** Mean level under each bin's best edge, dB. */
   const strength = new Float32Array(pingCount * bins);
+  const tvgBin = Float64Array.from({ length: bins }, (_, b) =>
+    tvg.subarray(b * perBin, (b + 1) * perBin).reduce((a, x) => a + x, 0),
+  );
   const sum = new Float64Array(bins + 1);
   const mean = new Float64Array(bins);
   const level = channel.levelDb;
@@ -50,9 +53,9 @@ export function trackBed(channel: Channel): BedLine {
   for (let p = 0; p < pingCount; p++) {
     const row = p * n;
     for (let b = 0, j = 0; b < bins; b++) {
-      let inBin = 0;
+      let inBin = tvgBin[b]!;
       const to = j + perBin;
-      for (; j < to; j++) inBin += level[row + j]! + tvg[j]!;
+      for (; j < to; j++) inBin += level[row + j]!;
       sum[b + 1] = sum[b]! + inBin;
     }
     // Mean under each edge; what lies over an edge is what lay under the one a window higher.
@@ -118,33 +121,42 @@ const LATER_LOSES = 0.9;
 /** A first echo, shorter than its second and at times overloaded, may on the mean lie this much under it, dB. */
 const SHORTER_DB = 13;
 /** Pings to either side in which most must show such a pair: under a cloud it is chance and passes, over hard ground it stays. */
-const PAIRS_PINGS = 60;
+const PAIRS_PINGS = 120;
 const PAIRS_SHARE = 0.6;
 /** How near a whole ratio the two must be. */
 const RATIO_SLACK = 0.03;
 
-/** Score of the nearer edge of which the edge of a bin may be the second or third echo, 0 when there is none. */
+/** Bin of the nearer edge of which the edge of a bin may be the second or third echo, −1 when there is none. */
 function earlierEdge(score: Float32Array, strength: Float32Array, row: number, b: number): number {
   const own = score[row + b]!;
-  if (own < LEAST_CONTRAST_DB) return 0;
+  if (own < LEAST_CONTRAST_DB) return -1;
   for (let m = 2; m <= 3; m++) {
     // Bins count from the face, so ranges go as bins and a half.
     const earlier = (b + 0.5) / m - 0.5;
     const from = Math.max(0, Math.floor(earlier * (1 - RATIO_SLACK)));
     const to = Math.ceil(earlier * (1 + RATIO_SLACK));
-    let most = 0;
+    let best = -1;
     for (let k = from; k <= to; k++)
       // A cloud over a bed is weaker than the bed; a bed is stronger than its own later echo.
-      if (score[row + k]! > most && strength[row + k]! > strength[row + b]! - SHORTER_DB)
-        most = score[row + k]!;
-    if (most >= LEAST_CONTRAST_DB && most >= EARLIER_SHARE * own) return most;
+      if (
+        (best < 0 || score[row + k]! > score[row + best]!) &&
+        strength[row + k]! > strength[row + b]! - SHORTER_DB
+      )
+        best = k;
+    if (best >= 0 && score[row + best]! >= LEAST_CONTRAST_DB && score[row + best]! >= EARLIER_SHARE * own)
+      return best;
   }
-  return 0;
+  return -1;
 }
+
+/** Pings between places the usual nearer edge is worked out for, and how far from it a pair's own may lie, as a share. */
+const PAIRS_EVERY = 32;
+const NEAR_USUAL = 0.25;
 
 /**
  * Takes from each edge that stands where a second or third echo of a nearer one must. Over shallow hard ground the second echo,
- * clear of the first one's tail, can be the better edge. In place; from the far end, so that what is compared is still whole.
+ * clear of the first one's tail, can be the better edge. The nearer edge must be the one that goes on through these minutes: a
+ * cloud half way down to the bed passes. In place; from the far end, so that what is compared is still whole.
  */
 function discountLaterEchoes(
   score: Float32Array,
@@ -152,24 +164,32 @@ function discountLaterEchoes(
   pingCount: number,
   bins: number,
 ): void {
-  const pairs = new Float64Array(pingCount + 1);
+  const nearer = new Int16Array(pingCount).fill(-1);
   for (let p = 0; p < pingCount; p++) {
     const row = p * bins;
     let best = 0;
     for (let b = 1; b < bins; b++) if (score[row + b]! > score[row + best]!) best = b;
+    const least = EARLIER_SHARE * score[row + best]!;
     // Either of the two may be the better edge of a ping.
-    let paired = false;
-    for (let b = bins - 1; b > 6 && !paired; b--)
-      paired =
-        score[row + b]! >= EARLIER_SHARE * score[row + best]! && earlierEdge(score, strength, row, b) > 0;
-    pairs[p + 1] = pairs[p]! + (paired ? 1 : 0);
+    for (let b = bins - 1; b > 6 && nearer[p]! < 0; b--)
+      if (score[row + b]! >= least) nearer[p] = earlierEdge(score, strength, row, b);
   }
-  for (let p = 0; p < pingCount; p++) {
-    const from = Math.max(0, p - PAIRS_PINGS);
-    const to = Math.min(pingCount, p + PAIRS_PINGS + 1);
-    if (pairs[to]! - pairs[from]! < PAIRS_SHARE * (to - from)) continue;
-    const row = p * bins;
-    for (let b = bins - 1; b > 6; b--) score[row + b]! -= LATER_LOSES * earlierEdge(score, strength, row, b);
+  const found = new Float32Array(2 * PAIRS_PINGS + PAIRS_EVERY + 1);
+  for (let p0 = 0; p0 < pingCount; p0 += PAIRS_EVERY) {
+    const from = Math.max(0, p0 - PAIRS_PINGS);
+    const to = Math.min(pingCount, p0 + PAIRS_EVERY + PAIRS_PINGS);
+    let count = 0;
+    for (let p = from; p < to; p++) if (nearer[p]! >= 0) found[count++] = nearer[p]!;
+    if (count < PAIRS_SHARE * (to - from)) continue;
+    const usual = medianInPlace(found, count);
+    for (let p = p0; p < Math.min(pingCount, p0 + PAIRS_EVERY); p++) {
+      const row = p * bins;
+      for (let b = bins - 1; b > 6; b--) {
+        const k = earlierEdge(score, strength, row, b);
+        if (k >= 0 && Math.abs(k - usual) <= NEAR_USUAL * usual + 1)
+          score[row + b]! -= LATER_LOSES * score[row + k]!;
+      }
+    }
   }
 }
 

@@ -8,7 +8,7 @@ const FULL_DB = 6;
 /** Size of the window whose filling is measured: metres of range, and metres of way either side as pings (within bounds). */
 const WINDOW_M = 0.6;
 /** Cells a window is cut into along range. */
-const CELLS_A_WINDOW = 6;
+const CELLS_A_WINDOW = 4;
 const WINDOW_WAY_M = 0.5;
 const FEWEST_PINGS = 3;
 const MOST_PINGS = 14;
