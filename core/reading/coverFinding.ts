@@ -55,6 +55,12 @@ const FAINT_DB = 24;
 const NARROW_M = 0.5;
 const LOW_M = 0.6;
 
+/** How a wholly solid thing counts as a level over the water, dB. */
+const SOLID_DB = 35;
+/** Beds are rough by about so much, m, and by this share of their depth as a wide beam draws them. */
+const ROUGH_M = 0.2;
+const ROUGH_SHARE = 0.02;
+
 /** Puts what stands on the bed into numbers, with what speaks for it. */
 export function coverFinding(
   outline: OnBedOutline,
@@ -75,10 +81,13 @@ export function coverFinding(
   ];
   const fishLike =
     outline.lengthM < NARROW_M && outline.tallM < LOW_M && outline.overDb < FAINT_DB && outline.solid < 0.15;
+  // What is solid has little echo over the bed line: the line itself is its echo.
+  const over = Math.max(outline.overDb, SOLID_DB * outline.solid);
   const real = confidenceOf(
-    0.1 * (outline.overDb - 16) +
+    0.12 * (over - 20) +
       6 * (outline.fill - 0.5) +
-      0.3 * (Math.min(heightM.length, 12) - 4) -
+      0.3 * (Math.min(heightM.length, 12) - 4) +
+      6 * Math.min(0.3, Math.log(outline.tallM / (ROUGH_M + ROUGH_SHARE * foot))) -
       (fishLike ? 5 : 0),
   );
   return {

@@ -8,10 +8,14 @@ const FULL_DB = 8;
 const GAP_M = 0.25;
 const GAP_PULSES = 1.2;
 /** Lower than this it is the roughness of the bed, m, or so many pulses. */
-const LEAST_HEIGHT_M = 0.2;
+const LEAST_HEIGHT_M = 0.28;
 /** Way that may lie between two parts of it, m, and fewest pings of it. */
 const GAP_WAY_M = 0.5;
 const LEAST_PINGS = 4;
+
+/** The ground under and beside a thing may rise or fall by this, m, or this share of its height. */
+const STEP_M = 1.5;
+const STEP_SHARE = 0.8;
 
 /** Less of it standing out is noise over the bed, or a fish close to it. */
 const LEAST_FILL = 0.42;
@@ -129,7 +133,16 @@ export function findOnBed(
     for (let q = p + 1; q < pingCount && q - to <= gapPings; q++) if (height[q]! >= least) to = q;
     if (to - p + 1 >= LEAST_PINGS) {
       const outline = measured(channel, bed, ground, over, height, p, to, pingsPerM);
-      if (outline.fill >= LEAST_FILL) out.push(outline);
+      // Where the ground itself steps by as much, the edge of the step is no thing on it.
+      let low = Infinity;
+      let high = 0;
+      const reach = Math.round(0.5 * footprintOf(channel, ground[p]!) * pingsPerM);
+      for (let q = Math.max(0, p - reach); q <= Math.min(pingCount - 1, to + reach); q++) {
+        if (ground[q]! < low) low = ground[q]!;
+        if (ground[q]! > high) high = ground[q]!;
+      }
+      if (outline.fill >= LEAST_FILL && high - low < Math.max(STEP_M, STEP_SHARE * outline.tallM))
+        out.push(outline);
     }
     p = to;
   }

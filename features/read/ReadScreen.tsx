@@ -35,7 +35,8 @@ export function ReadScreen() {
   const scale = useMemo(() => depthScale(settings.rangeM, system), [settings.rangeM, system]);
   const findings = reading?.reading.findings ?? [];
   const fish = findings.filter((f) => f.kind === 'fish').length;
-  const clouds = findings.length - fish;
+  const clouds = findings.filter((f) => f.kind === 'cloud').length;
+  const onBed = findings.length - fish - clouds;
   const dark = settings.palette !== 'ink';
 
   const pass = (
@@ -109,8 +110,9 @@ export function ReadScreen() {
   ) : (
     <View>
       <Text style={styles.pad} testID="read-summary">
-        {fish} single {fish === 1 ? 'mark' : 'marks'}, {clouds} {clouds === 1 ? 'cloud' : 'clouds'}. Tap one
-        for its numbers and reasons.
+        {fish} single {fish === 1 ? 'mark' : 'marks'}, {clouds} {clouds === 1 ? 'cloud' : 'clouds'}
+        {onBed > 0 && `, ${onBed} ${onBed === 1 ? 'thing' : 'things'} on the bed`}. Tap one for its numbers
+        and reasons.
       </Text>
       <View role="list" aria-label="Marks found">
         {findings.map((f) => (
