@@ -24,6 +24,9 @@ await withApp(async (browser, base) => {
     await page.getByRole('link', { name: 'Log' }).click();
     await page.getByText('Zander under the layer').click();
     await page.screenshot({ path: `${OUT}/log-${size}.png` });
+    await page.getByRole('link', { name: 'Boat' }).click();
+    await page.getByTestId('boat-name').waitFor();
+    await page.screenshot({ path: `${OUT}/boat-${size}.png` });
     await page.close();
   }
 });

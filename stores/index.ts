@@ -1,7 +1,8 @@
 export { appStorage, persist, type KeyValue } from './persist';
 export { dismiss, noticeStore, notify, type Notice } from './notices';
 export { preferenceStore, setTheme, setUnits, unitsOf, type Preferences } from './preferences';
-export { changeBrief, changeFace, changeRig, planStore } from './plan';
+export { boatsStore, deleteBoat, keepBoat, switchBoat } from './boats';
+export { changeBrief, changeFace, changeRig, changeTransducer, planStore } from './plan';
 export {
   benchStore,
   cancelBench,

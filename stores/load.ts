@@ -1,5 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 import { BENCH } from './bench';
+import { BOATS } from './boats';
 import { LOG } from './log';
 import { persist } from './persist';
 import { PLAN } from './plan';
@@ -14,6 +15,6 @@ let begun = false;
 export async function loadStores(): Promise<void> {
   if (begun) return;
   begun = true;
-  await Promise.all([persist(PREFERENCES), persist(PLAN), persist(BENCH), persist(LOG)]);
+  await Promise.all([persist(PREFERENCES), persist(PLAN), persist(BOATS), persist(BENCH), persist(LOG)]);
   loadedStore.setState({ loaded: true });
 }

@@ -26,6 +26,16 @@ export function changeRig(change: Partial<Rig>): string | null {
   return null;
 }
 
+/** Adds the faces of a transducer, or takes them off; a rig keeps at least one face. Returns what is wrong, or null. */
+export function changeTransducer(faces: readonly Face[], on: boolean): string | null {
+  const { rig, brief } = planStore.getState();
+  const ids = new Set(faces.map((f) => f.id));
+  const rest = rig.faces.filter((f) => !ids.has(f.id));
+  if (!on && rest.length === 0) return 'A boat needs at least one beam. Add another transducer first.';
+  if (!on && brief.faceId !== null && ids.has(brief.faceId)) changeBrief({ faceId: null });
+  return changeRig({ faces: on ? [...rest, ...faces] : rest });
+}
+
 /** Changes one face of the rig. */
 export const changeFace = (id: string, change: Partial<Face>): string | null =>
   changeRig({ faces: planStore.getState().rig.faces.map((f) => (f.id === id ? { ...f, ...change } : f)) });

@@ -10,3 +10,6 @@ export { PaletteBar } from './PaletteBar';
 export { Sheet } from './Sheet';
 export { Text } from './Text';
 export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, WIDE_PX, type Tones } from './theme';
+export { NumberField } from './NumberField';
+export { readNumber } from './readNumber';
+export { Tick } from './Tick';

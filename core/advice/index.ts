@@ -28,3 +28,14 @@ export {
   type SetupLine,
 } from './setup';
 export { benchPass } from './bench';
+export {
+  blindHeight,
+  excessNoiseFromWeight,
+  falseBeds,
+  footprintAt,
+  lureInView,
+  pointingAt,
+  type FalseBed,
+  type Footprint,
+  type Pointing,
+} from './boat';

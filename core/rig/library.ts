@@ -57,7 +57,7 @@ export const TRANSDUCERS: readonly Transducer[] = [
     use: 'sea, to a few hundred metres',
     faces: [
       round(50, 45, 'wide', { powerW: 600, quality: 12, pulseS: 4e-4 }),
-      round(200, 12, 'narrow', { powerW: 600, quality: 20, pulseS: 1.5e-4 }),
+      round(200, 12, 'narrow, sea', { id: 'cone-200-sea', powerW: 600, quality: 20, pulseS: 1.5e-4 }),
     ],
   },
   {
@@ -73,13 +73,13 @@ export const TRANSDUCERS: readonly Transducer[] = [
     id: 'shallow-wide-200',
     label: '200 kHz, one wide cone',
     use: 'shallow water',
-    faces: [round(200, 40, 'wide', { powerW: 200, quality: 20, pulseS: 1e-4 })],
+    faces: [round(200, 40, 'wide', { id: 'cone-200-wide', powerW: 200, quality: 20, pulseS: 1e-4 })],
   },
   {
     id: 'deep-narrow-200',
     label: '200 kHz, one narrow cone',
     use: 'vertical fishing and deep lakes',
-    faces: [round(200, 9, 'narrow', { powerW: 600, quality: 20, pulseS: 1e-4 })],
+    faces: [round(200, 9, 'deep', { id: 'cone-200-deep', powerW: 600, quality: 20, pulseS: 1e-4 })],
   },
   {
     id: 'swept-low',
@@ -113,7 +113,7 @@ export const TRANSDUCERS: readonly Transducer[] = [
     id: 'towed-puck',
     label: '200 kHz puck, cast or towed',
     use: 'from the bank, a kayak, through the ice',
-    faces: [round(200, 24, 'puck', { powerW: 60, quality: 25, pulseS: 1.5e-4 })],
+    faces: [round(200, 24, 'puck', { id: 'cone-200-puck', powerW: 60, quality: 25, pulseS: 1.5e-4 })],
   },
 ];
 

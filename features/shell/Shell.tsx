@@ -60,13 +60,33 @@ function Places({ wide }: { wide: boolean }) {
 export function Shell({ children }: { children: ReactNode }) {
   const tones = useTones();
   const { width } = useWindowDimensions();
+  const path = usePathname();
   const [menuOpen, setMenuOpen] = useState(false);
   const wide = width >= WIDE_PX;
   return (
     <View style={[styles.app, { backgroundColor: tones.ground }]}>
       <View role="banner" style={[styles.header, { borderBottomColor: tones.rule }]}>
         <Text bold>Nimble Echo</Text>
-        <IconButton icon="dots-horizontal" label="Units, light and help" onPress={() => setMenuOpen(true)} />
+        <View style={styles.headerActions}>
+          <Link href="/boat" aria-label="Boat" aria-current={path === '/boat' ? 'page' : undefined}>
+            <View style={styles.headerLink}>
+              <MaterialCommunityIcons
+                name="sail-boat"
+                size={24}
+                color={path === '/boat' ? tones.buoy : tones.ink}
+                aria-hidden
+              />
+              <Text kind="small" style={{ color: path === '/boat' ? tones.buoy : tones.ink }}>
+                Boat
+              </Text>
+            </View>
+          </Link>
+          <IconButton
+            icon="dots-horizontal"
+            label="Units, light and help"
+            onPress={() => setMenuOpen(true)}
+          />
+        </View>
       </View>
       <View style={[styles.middle, { flexDirection: wide ? 'row' : 'column' }]}>
         {wide && <Places wide />}
@@ -91,6 +111,15 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'space-between',
     borderBottomWidth: 1,
+  },
+  headerActions: { flexDirection: 'row', alignItems: 'center' },
+  headerLink: {
+    minHeight: TOUCH_PX,
+    minWidth: TOUCH_PX,
+    paddingHorizontal: 10,
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 6,
   },
   middle: { flex: 1, minHeight: 0 },
   main: { flex: 1, minHeight: 0 },

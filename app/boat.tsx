@@ -1,0 +1,1 @@
+export { BoatScreen as default } from '@/features/boat/BoatScreen';

@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { readNumber } from './readNumber';
+import { Text } from './Text';
+import { useTones } from './theme';
+
+interface Props {
+  label: string;
+  /** The value in the unit shown. */
+  value: number;
+  unit: string;
+  low: number;
+  high: number;
+  decimals?: number;
+  /** Takes a good value; returns what else is wrong with it, or null. */
+  onChange: (value: number) => string | null | void;
+  testID?: string;
+}
+
+/** A typed number with its unit. What cannot be is not taken, and the field says what can. */
+export function NumberField(props: Props) {
+  const shown = String(Number(props.value.toFixed(props.decimals ?? 1)));
+  // Another hand (a drag, another boat) may change it: the field then begins anew.
+  return <Field key={shown} shown={shown} {...props} />;
+}
+
+function Field({ label, shown, unit, low, high, onChange, testID }: Props & { shown: string }) {
+  const tones = useTones();
+  const [text, setText] = useState(shown);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = (): void => {
+    const read = readNumber(text, { low, high, unit });
+    if (typeof read === 'string') {
+      setProblem(read);
+      return;
+    }
+    if (text !== shown) setProblem(onChange(read) ?? null);
+    else setProblem(null);
+  };
+  return (
+    <View style={styles.field}>
+      <TextInput
+        mode="outlined"
+        label={`${label}, ${unit}`}
+        accessibilityLabel={`${label}, ${unit}`}
+        value={text}
+        onChangeText={setText}
+        onBlur={take}
+        onSubmitEditing={take}
+        inputMode="decimal"
+        maxLength={12}
+        error={problem !== null}
+        testID={testID}
+      />
+      {problem && (
+        <Text role="alert" kind="small" style={{ color: tones.buoy }}>
+          {problem}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ field: { flex: 1, minWidth: 140, gap: 2 } });
