@@ -17,6 +17,15 @@ test('a day: plan, tune, read, keep, export, reload, still there', async ({ page
   await expect(page.getByTestId('setup-range')).toHaveText('0–14 m');
   await expectAccessible(page);
 
+  // Where practitioners disagree the other ways are a tap away, and a chosen one is kept to.
+  await page.getByTestId('ways-range').click();
+  await expect(page.getByTestId('school-range-one-for-all')).toContainText('0–20 m');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Range: make one range for all waters my habit' }).click();
+  await expect(page.getByTestId('setup-range')).toHaveText('0–20 m');
+  await page.getByRole('button', { name: 'Range: make bed and a margin my habit' }).click();
+  await expect(page.getByTestId('setup-range')).toHaveText('0–14 m');
+
   await page.getByTestId('take-to-bench').click();
   await expect(page).toHaveURL(/tune/);
   await pictureDrawn(page);

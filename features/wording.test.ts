@@ -1,6 +1,6 @@
 import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { GENERIC_RIG } from '@/core/rig';
-import { becauseWords, briefWords, lineValue, predictionWords } from './plan/wording';
+import { becauseWords, briefWords, lineValue, predictionWords, SCHOOL_WORDS } from './plan/wording';
 import { confidenceWords, findingTitle, rivalWords } from './read/wording';
 import { clock, unitsIn } from './units';
 
@@ -19,10 +19,15 @@ describe('the setup in words', () => {
       for (const units of [metric, feet]) {
         const setup = setupOf(change);
         for (const line of setup.lines) {
-          expect(lineValue(line, units, setup.prediction.face)).toMatch(/off|still|of \d|\d.*[a-z]|kHz/i);
-          const words = becauseWords(line.because, units);
-          expect(words).toMatch(/\.$/);
-          expect(words).not.toMatch(/NaN|undefined|Infinity/);
+          for (const way of [line, ...line.others.map((o) => ({ control: line.control, ...o }))]) {
+            expect(lineValue(way, units, setup.prediction.face)).toMatch(
+              /off|still|of \d|\d.*[a-z]|kHz|full|filtered|auto/i,
+            );
+            const words = becauseWords(way.because, units);
+            expect(words).toMatch(/\.$/);
+            expect(words).not.toMatch(/NaN|undefined|Infinity/);
+            if (way.school !== null) expect(SCHOOL_WORDS[way.school]).toMatch(/[a-z]/);
+          }
         }
       }
   });

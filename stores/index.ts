@@ -2,7 +2,7 @@ export { appStorage, persist, type KeyValue } from './persist';
 export { dismiss, noticeStore, notify, type Notice } from './notices';
 export { preferenceStore, setTheme, setUnits, unitsOf, type Preferences } from './preferences';
 export { boatsStore, deleteBoat, keepBoat, switchBoat } from './boats';
-export { changeBrief, changeFace, changeRig, changeTransducer, planStore } from './plan';
+export { changeBrief, changeFace, changeRig, changeTransducer, keepTo, planStore } from './plan';
 export {
   benchStore,
   cancelBench,

@@ -1,14 +1,32 @@
 import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
-import { BriefSchema, FIRST_BRIEF, type Brief } from '@/core/advice';
+import {
+  BriefSchema,
+  FIRST_BRIEF,
+  HabitsSchema,
+  type Brief,
+  type Debated,
+  type Habits,
+  type School,
+} from '@/core/advice';
 import { GENERIC_RIG, RigSchema, type Face, type Rig } from '@/core/rig';
 
 interface PlanState {
   brief: Brief;
   rig: Rig;
+  /** The schools the user keeps to where practitioners disagree. */
+  habits: Habits;
 }
 
-export const planStore = createStore<PlanState>(() => ({ brief: FIRST_BRIEF, rig: GENERIC_RIG }));
+export const planStore = createStore<PlanState>(() => ({
+  brief: FIRST_BRIEF,
+  rig: GENERIC_RIG,
+  habits: {},
+}));
+
+/** Makes a school the user's habit. */
+export const keepTo = (control: Debated, school: School): void =>
+  planStore.setState(({ habits }) => ({ habits: { ...habits, [control]: school } }));
 
 /** Changes the brief when the result is a whole brief; returns what is wrong otherwise and changes nothing. */
 export function changeBrief(change: Partial<Brief>): string | null {
@@ -40,14 +58,16 @@ export function changeTransducer(faces: readonly Face[], on: boolean): string | 
 export const changeFace = (id: string, change: Partial<Face>): string | null =>
   changeRig({ faces: planStore.getState().rig.faces.map((f) => (f.id === id ? { ...f, ...change } : f)) });
 
-const PlanSchema = v.object({ brief: BriefSchema, rig: RigSchema });
+const PlanSchema = v.object({ brief: BriefSchema, rig: RigSchema, habits: HabitsSchema });
 
 export const PLAN = {
   store: planStore,
   key: 'plan',
   label: 'Your plan',
-  version: 1,
+  version: 2,
   schema: PlanSchema,
-  pick: ({ brief, rig }: PlanState): PlanState => ({ brief, rig }),
+  pick: ({ brief, rig, habits }: PlanState): PlanState => ({ brief, rig, habits }),
+  // Before there were schools everybody kept to the first.
+  migrate: (data: unknown) => (typeof data === 'object' && data !== null ? { ...data, habits: {} } : data),
   put: (saved: PlanState) => saved,
 };

@@ -22,6 +22,7 @@ export {
   speckLevel,
   speckShare,
   startSetup,
+  type Alternative,
   type Because,
   type Control,
   type Setup,
@@ -39,3 +40,4 @@ export {
   type Footprint,
   type Pointing,
 } from './boat';
+export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from './schools';

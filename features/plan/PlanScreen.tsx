@@ -2,8 +2,9 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
-import { startSetup, type Setup } from '@/core/advice';
-import { planStore, takeToBench } from '@/stores';
+import { startSetup, type Debated, type Setup, type SetupLine } from '@/core/advice';
+import type { Face } from '@/core/rig';
+import { keepTo, planStore, takeToBench } from '@/stores';
 import { Button, InlineButton, Text, useTones, WIDE_PX } from '@/ui';
 import { useUnits } from '../units';
 import { BriefSheet } from './BriefSheet';
@@ -14,12 +15,46 @@ import {
   lineValue,
   predictionNumbers,
   predictionWords,
+  SCHOOL_WORDS,
   type BriefPiece,
 } from './wording';
+
+/** The other schools of a line, each with its own value and reason. */
+function Schools({ line, face }: { line: SetupLine; face: Face }) {
+  const units = useUnits();
+  const tones = useTones();
+  return (
+    <View role="list" aria-label={`Other ways, ${CONTROL_WORDS[line.control]}`} style={styles.schools}>
+      {line.others.map((other) => (
+        <View
+          key={other.school}
+          role="listitem"
+          style={[styles.school, { borderLeftColor: tones.water }]}
+          testID={`school-${line.control}-${other.school}`}
+        >
+          <View style={styles.lineHead}>
+            <Text bold>{SCHOOL_WORDS[other.school]}</Text>
+            <Text kind="figure">{lineValue({ control: line.control, ...other }, units, face)}</Text>
+          </View>
+          <Text faint kind="small">
+            {becauseWords(other.because, units)}
+          </Text>
+          <Button
+            tone="quiet"
+            label="Make it my habit"
+            spoken={`${CONTROL_WORDS[line.control]}: make ${SCHOOL_WORDS[other.school]} my habit`}
+            onPress={() => keepTo(line.control as Debated, other.school)}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
 
 function SetupCard({ setup }: { setup: Setup }) {
   const units = useUnits();
   const tones = useTones();
+  const [open, setOpen] = useState<string | null>(null);
   return (
     <View role="list" aria-label="Start setup">
       {setup.lines.map((line) => (
@@ -33,6 +68,21 @@ function SetupCard({ setup }: { setup: Setup }) {
           <Text faint kind="small">
             {becauseWords(line.because, units)}
           </Text>
+          {line.others.length > 0 && (
+            <Pressable
+              role="button"
+              aria-expanded={open === line.control}
+              aria-label={`${CONTROL_WORDS[line.control]}: ${line.others.length} other ${line.others.length === 1 ? 'way' : 'ways'}`}
+              onPress={() => setOpen(open === line.control ? null : line.control)}
+              style={styles.more}
+              testID={`ways-${line.control}`}
+            >
+              <Text kind="small" style={{ color: tones.water }}>
+                ⇄ {line.others.length} other {line.others.length === 1 ? 'way' : 'ways'}
+              </Text>
+            </Pressable>
+          )}
+          {open === line.control && <Schools line={line} face={setup.prediction.face} />}
         </View>
       ))}
     </View>
@@ -70,13 +120,13 @@ function Expectation({ setup }: { setup: Setup }) {
 
 /** The evening before: a brief that reads as a sentence, and the setup it leads to. */
 export function PlanScreen() {
-  const { brief, rig } = useStore(planStore);
+  const { brief, rig, habits } = useStore(planStore);
   const units = useUnits();
   const tones = useTones();
   const router = useRouter();
   const { width } = useWindowDimensions();
   const [open, setOpen] = useState<BriefPiece | null>(null);
-  const setup = useMemo(() => startSetup(brief, rig), [brief, rig]);
+  const setup = useMemo(() => startSetup(brief, rig, habits), [brief, rig, habits]);
   const words = briefWords(
     brief,
     units,
@@ -177,6 +227,8 @@ const styles = StyleSheet.create({
     gap: 12,
     flexWrap: 'wrap',
   },
+  schools: { gap: 12, paddingVertical: 6 },
+  school: { borderLeftWidth: 3, paddingLeft: 12, gap: 2 },
   expect: { borderTopWidth: 2, paddingTop: 14, gap: 8, marginTop: 12 },
   more: { minHeight: 48, justifyContent: 'center' },
   action: { padding: 12 },

@@ -1,4 +1,13 @@
-import type { Because, Brief, Control, Prediction, Presentation, SetupLine, Verdict } from '@/core/advice';
+import type {
+  Because,
+  Brief,
+  Control,
+  Prediction,
+  Presentation,
+  School,
+  SetupLine,
+  Verdict,
+} from '@/core/advice';
 import { speciesOf } from '@/core/advice';
 import type { Face } from '@/core/rig';
 import type { Units } from '../units';
@@ -13,12 +22,14 @@ export const PRESENTATION_WORDS: Record<Presentation, { chip: string; sentence: 
 export const CONTROL_WORDS: Record<Control, string> = {
   range: 'Range',
   beam: 'Frequency',
+  power: 'Power',
   gain: 'Gain',
   firstColour: 'First colour',
   colourSpread: 'Colour spread',
   otherSounders: 'Other sounders',
   noiseRejection: 'Noise rejection',
   topWater: 'Top water',
+  tvg: 'Depth gain (TVG)',
   pingRate: 'Ping rate',
   chartSpeed: 'Chart speed',
   boatSpeed: 'Boat speed',
@@ -36,13 +47,26 @@ const percent = (share: number): string => {
 const perSecond = (x: number): string => `${Number(x.toFixed(1))}\u00a0a second`;
 
 /** Gain and colours are told in dB until the user has said how their own unit counts them. */
-export function lineValue(line: SetupLine, units: Units, face: Face): string {
+export function lineValue(
+  line: Pick<SetupLine, 'control' | 'value' | 'school' | 'because'>,
+  units: Units,
+  face: Face,
+): string {
   switch (line.control) {
     case 'range':
-      return `0–${units.show('depth', line.value, 0)}`;
+      return line.because.rule === 'range-around-fish'
+        ? units.band('depth', line.because.topM, line.value, 0)
+        : line.because.rule === 'range-auto'
+          ? 'auto'
+          : `0–${units.show('depth', line.value, 0)}`;
     case 'beam':
-      return faceWords(face);
+      return line.value === face.frequencyHz ? faceWords(face) : frequencyWords(line.value);
+    case 'power':
+      return line.value === 0 ? 'full' : 'filtered';
+    case 'tvg':
+      return line.value === 0 ? 'off' : `${line.value} log R`;
     case 'gain':
+      if (line.because.rule === 'gain-auto-offset') return 'auto';
       return `${line.value > 0 ? '+' : ''}${db(line.value)}`;
     case 'firstColour':
     case 'colourSpread':
@@ -79,6 +103,38 @@ export function becauseWords(b: Because, units: Units): string {
       return `Your choice: covers ${depth(b.coverM, b.coverM < 10 ? 1 : 0)} of bed; ${reach(b, units)}.`;
     case 'range-bed-and-margin':
       return `Bed at ${depth(b.bedM, 0)} and ${depth(b.marginM, 1)} below it for its tail. One screen row is ${units.show('small', b.rowM)} of water.`;
+    case 'range-least':
+      return `The least that still shows the bed at ${depth(b.bedM, 0)}: ${units.show('small', b.rowM)} of water a row. Change it as the bed falls.`;
+    case 'range-one-for-all':
+      return `One range for all waters of this depth, so that a mark's size always means the same: ${units.show('small', b.rowM)} of water a row.`;
+    case 'range-around-fish':
+      return `A window from ${depth(b.topM, 0)} down: ${units.show('small', b.rowM)} of water a row, and the mess at the top is off the screen. What swims higher is not seen.`;
+    case 'range-auto':
+      return `The unit follows the bed, near ${units.show('small', b.rowM)} of water a row at ${depth(b.bedM, 0)}. It rescales as it goes, so sizes cannot be compared from minute to minute.`;
+    case 'beam-one-for-all':
+      return `One beam for all you do, the one that shows most: covers ${depth(b.coverM, 0)} of bed; ${reach(b, units)}.`;
+    case 'power-near-bed':
+      return `Filtered over a bed as near as ${depth(b.bedM)}: at full power its echo overloads the receiver.`;
+    case 'power-full':
+      return `Full: ${db(b.gainedDb)} more echo than filtered, for small fish and deep ones; gain makes it no stronger against the noise.`;
+    case 'power-filtered':
+      return `Filtered, with gain to make up: calmer in silt and over hard shallow bed, ${db(b.lostDb)} less echo; ${reach({ deepestM: b.deepestM, marginDb: 0 }, units)}.`;
+    case 'gain-auto-offset':
+      return 'The unit sets it, you the offset: little work. It moves with engine noise and speed, so one fish looks different idling and drifting.';
+    case 'gain-under-way':
+      return `Fixed where it stays clean with the engine in gear, ${db(b.louderDb)} louder than now; the fish stands ${db(b.targetOverBottomDb)} over the weakest colour, and looks alike all day.`;
+    case 'noise-some':
+      return 'The least that takes lone specks. A mark of three cells stays; a fish of one cell goes with the specks.';
+    case 'tvg-fish-alike':
+      return `One fish is drawn alike at every depth: ${db(b.madeUpDb)} more for the deepest than for the shallowest. Noise grows with depth as well.`;
+    case 'tvg-water-alike':
+      return `Layers and bait are drawn alike at every depth, ${db(b.madeUpDb)} from the shallowest to the deepest; a lone fish pales as it goes deeper.`;
+    case 'tvg-none':
+      return 'Nothing is made up for: noise is even from top to bottom, shallow things are strong. Make up for depth with gain.';
+    case 'chart-by-rule':
+      return `By the rule of thumb for this speed: ${units.show('small', b.columnM, 0)} of way a column against ${units.show('small', b.rowM)} of water a row. The screen holds ${Math.round(b.historyS)}\u00a0s.`;
+    case 'chart-drawn-out':
+      return `Twice true shape, to draw small marks out; columns beyond ${perSecond(b.pings)} repeat a ping. The screen holds ${Math.round(b.historyS)}\u00a0s.`;
     case 'gain-few-specks':
       return `Leaves ${percent(b.share)} of open water at the foot of the window in specks; the fish stands ${db(b.targetOverBottomDb)} over the weakest colour.`;
     case 'first-colour-back-a-touch':
@@ -113,6 +169,32 @@ export function becauseWords(b: Because, units: Units): string {
       return 'Sitting still: a fish draws as long as it stays in the beam.';
   }
 }
+
+/** What each school is called. */
+export const SCHOOL_WORDS: Record<School, string> = {
+  margin: 'bed and a margin',
+  least: 'the least that shows the bed',
+  'one-for-all': 'one range for all waters',
+  'around-fish': 'a window about the fish',
+  auto: 'the unit’s auto',
+  'by-task': 'wide to search, narrow to fish down',
+  strongest: 'one beam for everything',
+  specks: 'by hand to the first specks',
+  'auto-offset': 'auto with an offset',
+  'under-way': 'fixed for under way',
+  none: 'none',
+  'least-that-does-it': 'the least that does it',
+  'above-fish': 'down to above the fish',
+  off: 'off',
+  'fish-alike': 'a fish alike at every depth',
+  'water-alike': 'layers alike at every depth',
+  'by-depth': 'filtered over a near bed only',
+  full: 'always full',
+  filtered: 'always filtered',
+  'true-to-shape': 'true to shape',
+  'by-rule': 'by rule of thumb',
+  'drawn-out': 'drawn out',
+};
 
 /** Parts of the brief as it is read out: plain words and the pieces that can be changed. */
 export type BriefPiece = 'species' | 'depth' | 'water' | 'presentation' | 'beam';

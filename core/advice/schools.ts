@@ -1,0 +1,40 @@
+import * as v from 'valibot';
+
+/**
+ * Where good practitioners disagree: the ways each control may be set, the first being this setup's own. Each is a rule with a
+ * number of its own in setup.ts; which one the user keeps to is their habit.
+ */
+export const SCHOOLS = {
+  /** Bed and a margin; the least that shows the bed; one range for all waters; a window about the fish; the unit's auto. */
+  range: ['margin', 'least', 'one-for-all', 'around-fish', 'auto'],
+  /** Wide to search and narrow to fish straight down; or always the one that shows most. */
+  beam: ['by-task', 'strongest'],
+  /** By hand to the first specks; the unit's auto with an offset; by hand to what stays clean under way. */
+  gain: ['specks', 'auto-offset', 'under-way'],
+  noiseRejection: ['none', 'least-that-does-it'],
+  topWater: ['above-fish', 'off'],
+  /** Lone fish alike at every depth; water full of life alike; none, made up for with gain. */
+  tvg: ['fish-alike', 'water-alike', 'none'],
+  /** Filtered over a near bed and full elsewhere; always full; always filtered. */
+  power: ['by-depth', 'full', 'filtered'],
+  /** True to shape; by the rule of thumb for the speed; drawn out. */
+  chartSpeed: ['true-to-shape', 'by-rule', 'drawn-out'],
+} as const;
+
+export type Debated = keyof typeof SCHOOLS;
+export type School<C extends Debated = Debated> = (typeof SCHOOLS)[C][number];
+
+/** The school a user keeps to, by control; what is left out is the first. */
+export type Habits = { readonly [C in Debated]?: School<C> | undefined };
+
+/** Habits from storage or a file. */
+export const HabitsSchema: v.GenericSchema<unknown, Habits> = v.object({
+  range: v.optional(v.picklist(SCHOOLS.range)),
+  beam: v.optional(v.picklist(SCHOOLS.beam)),
+  gain: v.optional(v.picklist(SCHOOLS.gain)),
+  noiseRejection: v.optional(v.picklist(SCHOOLS.noiseRejection)),
+  topWater: v.optional(v.picklist(SCHOOLS.topWater)),
+  tvg: v.optional(v.picklist(SCHOOLS.tvg)),
+  power: v.optional(v.picklist(SCHOOLS.power)),
+  chartSpeed: v.optional(v.picklist(SCHOOLS.chartSpeed)),
+});
