@@ -41,3 +41,4 @@ export {
   type Pointing,
 } from './boat';
 export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from './schools';
+export { effectiveHalfAngle, expectationOf, marginCurve, type Expectation } from './expectation';

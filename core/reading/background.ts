@@ -35,8 +35,7 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
   const middles = Math.max(1, Math.ceil(pingCount / EVERY_PINGS));
   const back = new Float32Array(middles * n);
   const span = Math.max(LOOKED_AT, Math.round(SPAN_S * pingRate));
-  const stride = Math.max(1, Math.floor(span / LOOKED_AT));
-  const most = Math.floor(span / stride) + 2;
+  const most = 2 * LOOKED_AT + 2;
   const values = new Float32Array(TILE * most);
   const counts = new Int32Array(TILE);
   const bedSample = Int32Array.from(bed.rangeM, (r) =>
@@ -46,6 +45,8 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
     const middle = Math.min(pingCount - 1, m * EVERY_PINGS + EVERY_PINGS / 2);
     const from = Math.max(0, middle - (span >> 1));
     const to = Math.min(pingCount - 1, middle + (span >> 1));
+    // A short pass has fewer pings to choose from.
+    const stride = Math.max(1, Math.floor((to - from + 1) / LOOKED_AT));
     let deepest = 0;
     for (let p = from; p <= to; p += stride) if (bedSample[p]! > deepest) deepest = bedSample[p]!;
     deepest = Math.min(n, deepest);

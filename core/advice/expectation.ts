@@ -1,0 +1,120 @@
+import { beamPattern, deadZone, DETECTION_DB, echoMargin, waterPerRow, type Rig } from '@/core/rig';
+import type { Settings } from '@/core/picture';
+import type { MarkShape } from '@/core/reading';
+import { bedEchoMargin, type Prediction } from './prediction';
+import type { Brief } from './brief';
+
+/** What a fish of the brief will look like, in closed form. */
+export interface Expectation {
+  /** At this depth: the middle of the brief's water. */
+  depthM: number;
+  marginDb: number;
+  /** Full angle over which the fish still stands over the noise, rad; 0 when it never does. The nominal one is at −3 dB. */
+  effectiveRad: number;
+  /** Time in that cone, s (infinite for a boat that keeps still), and pings. */
+  inConeS: number;
+  pings: number;
+  /** How far the mark rises from its ends to its middle, m. */
+  riseM: number;
+  shape: MarkShape;
+  /** As drawn: columns wide, rows thick, rows of rise. */
+  columns: number;
+  rows: number;
+  riseRows: number;
+  /** Two fish over each other closer than this are one mark, m. */
+  gapM: number;
+  /** Fish nearer the bed than this are hidden, m, half way out in the cone. */
+  hiddenM: number;
+  /** Whether a hard bed's second echo is heard. */
+  secondEcho: boolean;
+}
+
+/** Rise under which a mark is flat, in pulse lengths: the same as the reader's. */
+const FLAT_PULSES = 0.8;
+/** Fewer pings have no shape; up to so many are a dash. */
+const DOT_PINGS = 2;
+const DASH_PINGS = 4;
+/** Slower than this the boat keeps still, m/s. */
+const STILL_MPS = 0.25;
+/** Farther off the axis nothing is promised, rad: beyond lie side lobes nobody knows. */
+const FARTHEST_RAD = 1.05;
+
+/**
+ * Half the angle fore and aft out to which a fish keeps the detection level, rad: where twice the pattern's loss, and the longer way,
+ * have eaten the margin. The main lobe only.
+ */
+export function effectiveHalfAngle(p: Prediction, depthM: number): number {
+  let last = 2;
+  let angle = 0;
+  for (let a = 0; a <= FARTHEST_RAD; a += 0.002) {
+    const one = beamPattern(p.face.beam, Math.sin(a), 0);
+    // Past its first null the pattern rises again.
+    if (one > last) break;
+    last = one;
+    const margin = echoMargin(
+      p.budget,
+      depthM / Math.cos(a),
+      p.targetStrengthDb,
+      10 * Math.log10(one + 1e-9),
+    );
+    if (margin < DETECTION_DB) break;
+    angle = a;
+  }
+  return angle;
+}
+
+/** What a fish straight under the line will look like. @param settings the start setup's: pings and columns a second, window */
+export function expectationOf(
+  brief: Brief,
+  rig: Rig,
+  p: Prediction,
+  settings: Pick<Settings, 'pingRate' | 'chartSpeed' | 'rangeM' | 'topM'>,
+): Expectation {
+  const depthM = (brief.fromM + brief.toM) / 2;
+  const marginDb = echoMargin(p.budget, depthM, p.targetStrengthDb);
+  const half = marginDb >= DETECTION_DB ? effectiveHalfAngle(p, depthM) : 0;
+  const still = brief.speedMps < STILL_MPS;
+  const inConeS = still ? Infinity : (2 * depthM * Math.tan(half)) / brief.speedMps;
+  const pings = inConeS * settings.pingRate;
+  const riseM = still ? 0 : depthM / Math.cos(half) - depthM;
+  const pulseM = p.budget.resolutionM;
+  const shape: MarkShape =
+    marginDb < DETECTION_DB || pings < 1
+      ? 'nothing'
+      : still
+        ? 'line'
+        : pings <= DOT_PINGS
+          ? 'dot'
+          : riseM > FLAT_PULSES * pulseM
+            ? 'arch'
+            : pings <= DASH_PINGS
+              ? 'dash'
+              : 'clip';
+  const rowM = waterPerRow(settings.rangeM - settings.topM, rig.screen.rows);
+  return {
+    depthM,
+    marginDb,
+    effectiveRad: 2 * half,
+    inConeS,
+    pings,
+    riseM,
+    shape,
+    columns: Math.min(rig.screen.columns, inConeS * settings.chartSpeed),
+    rows: Math.max(1, pulseM / rowM),
+    riseRows: riseM / rowM,
+    gapM: pulseM,
+    hiddenM: deadZone(brief.toM, p.face.beam.athwartRad / 4, pulseM),
+    secondEcho: bedEchoMargin(p.budget, brief.toM, 'gravel', 2) > 0,
+  };
+}
+
+/** Margin over the detection level by depth, dB: evenly from 1 m to `deepestM`. */
+export const marginCurve = (
+  p: Prediction,
+  deepestM: number,
+  points = 24,
+): { depthM: number; overDb: number }[] =>
+  Array.from({ length: points }, (_, k) => {
+    const depthM = 1 + ((deepestM - 1) * k) / (points - 1);
+    return { depthM, overDb: echoMargin(p.budget, depthM, p.targetStrengthDb) - DETECTION_DB };
+  });
