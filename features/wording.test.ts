@@ -1,6 +1,13 @@
-import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
+import { expectationOf, FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { GENERIC_RIG } from '@/core/rig';
-import { becauseWords, briefWords, lineValue, predictionWords, SCHOOL_WORDS } from './plan/wording';
+import {
+  becauseWords,
+  briefWords,
+  expectationWords,
+  lineValue,
+  predictionWords,
+  SCHOOL_WORDS,
+} from './plan/wording';
 import { confidenceWords, findingTitle, rivalWords } from './read/wording';
 import { clock, unitsIn } from './units';
 
@@ -40,6 +47,19 @@ describe('the setup in words', () => {
     const lost = setupOf({ speciesId: 'smelt', lengthM: [0.1, 0.12], fromM: 20, toM: 60 });
     expect(predictionWords(lost.prediction, metric)).toMatch(/lost at the bed; shows to \d+/);
   });
+});
+
+it('says what a fish will look like, or that it will not be seen', () => {
+  const words = (change: Partial<Brief>): string => {
+    const brief = { ...FIRST_BRIEF, ...change };
+    const setup = startSetup(brief, GENERIC_RIG);
+    return expectationWords(expectationOf(brief, GENERIC_RIG, setup.prediction, setup.settings), metric).join(
+      ' ',
+    );
+  };
+  expect(words({})).toMatch(/draws an arch: \d+ columns wide, \d+ rows thick/);
+  expect(words({ presentation: 'vertical', speedMps: 0 })).toMatch(/draws a line/);
+  expect(words({ speciesId: 'smelt', lengthM: [0.1, 0.12], fromM: 50, toM: 60 })).toMatch(/not shown/);
 });
 
 it('reads the brief out', () => {

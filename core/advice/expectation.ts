@@ -1,5 +1,5 @@
 import { beamPattern, deadZone, DETECTION_DB, echoMargin, waterPerRow, type Rig } from '@/core/rig';
-import type { Settings } from '@/core/picture';
+import { PALETTE_BOTTOM_DB, type Settings } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Brief } from './brief';
@@ -9,7 +9,7 @@ export interface Expectation {
   /** At this depth: the middle of the brief's water. */
   depthM: number;
   marginDb: number;
-  /** Full angle over which the fish still stands over the noise, rad; 0 when it never does. The nominal one is at −3 dB. */
+  /** Full angle over which the fish still stands over the noise and is drawn, rad; 0 when it never does. The nominal one is at −3 dB. */
   effectiveRad: number;
   /** Time in that cone, s (infinite for a boat that keeps still), and pings. */
   inConeS: number;
@@ -42,8 +42,9 @@ const FARTHEST_RAD = 1.05;
 /**
  * Half the angle fore and aft out to which a fish keeps the detection level, rad: where twice the pattern's loss, and the longer way,
  * have eaten the margin. The main lobe only.
+ * @param mostLossDb what the beam may take before the echo falls under the first colour, dB
  */
-export function effectiveHalfAngle(p: Prediction, depthM: number): number {
+export function effectiveHalfAngle(p: Prediction, depthM: number, mostLossDb = Infinity): number {
   let last = 2;
   let angle = 0;
   for (let a = 0; a <= FARTHEST_RAD; a += 0.002) {
@@ -57,29 +58,29 @@ export function effectiveHalfAngle(p: Prediction, depthM: number): number {
       p.targetStrengthDb,
       10 * Math.log10(one + 1e-9),
     );
-    if (margin < DETECTION_DB) break;
+    if (margin < DETECTION_DB || -20 * Math.log10(one + 1e-9) > mostLossDb) break;
     angle = a;
   }
   return angle;
 }
 
 /** What a fish straight under the line will look like. @param settings the start setup's: pings and columns a second, window */
-export function expectationOf(
-  brief: Brief,
-  rig: Rig,
-  p: Prediction,
-  settings: Pick<Settings, 'pingRate' | 'chartSpeed' | 'rangeM' | 'topM'>,
-): Expectation {
+export function expectationOf(brief: Brief, rig: Rig, p: Prediction, settings: Settings): Expectation {
   const depthM = (brief.fromM + brief.toM) / 2;
   const marginDb = echoMargin(p.budget, depthM, p.targetStrengthDb);
-  const half = marginDb >= DETECTION_DB ? effectiveHalfAngle(p, depthM) : 0;
+  // With gain by hand and depth made up for, the first colour is one strength at every depth.
+  const overColourDb =
+    settings.gainMode === 'manual' && settings.tvg === 'target'
+      ? p.targetStrengthDb - (PALETTE_BOTTOM_DB - settings.gainDb) - settings.firstColourDb
+      : Infinity;
+  const half = marginDb >= DETECTION_DB && overColourDb > 0 ? effectiveHalfAngle(p, depthM, overColourDb) : 0;
   const still = brief.speedMps < STILL_MPS;
   const inConeS = still ? Infinity : (2 * depthM * Math.tan(half)) / brief.speedMps;
   const pings = inConeS * settings.pingRate;
   const riseM = still ? 0 : depthM / Math.cos(half) - depthM;
   const pulseM = p.budget.resolutionM;
   const shape: MarkShape =
-    marginDb < DETECTION_DB || pings < 1
+    marginDb < DETECTION_DB || overColourDb <= 0 || pings < 1
       ? 'nothing'
       : still
         ? 'line'

@@ -2,17 +2,19 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
-import { startSetup, type Debated, type Setup, type SetupLine } from '@/core/advice';
+import { expectationOf, startSetup, type Debated, type Setup, type SetupLine } from '@/core/advice';
 import type { Face } from '@/core/rig';
 import { keepTo, planStore, takeToBench } from '@/stores';
 import { Button, InlineButton, Text, useTones, WIDE_PX } from '@/ui';
 import { useUnits } from '../units';
 import { BriefSheet } from './BriefSheet';
+import { MarginChart } from './MarginChart';
 import {
   becauseWords,
   briefWords,
   CONTROL_WORDS,
   lineValue,
+  expectationWords,
   predictionNumbers,
   predictionWords,
   SCHOOL_WORDS,
@@ -39,12 +41,14 @@ function Schools({ line, face }: { line: SetupLine; face: Face }) {
           <Text faint kind="small">
             {becauseWords(other.because, units)}
           </Text>
-          <Button
-            tone="quiet"
-            label="Make it my habit"
-            spoken={`${CONTROL_WORDS[line.control]}: make ${SCHOOL_WORDS[other.school]} my habit`}
-            onPress={() => keepTo(line.control as Debated, other.school)}
-          />
+          <View style={styles.habit}>
+            <Button
+              tone="quiet"
+              label="Make it my habit"
+              spoken={`${CONTROL_WORDS[line.control]}: make ${SCHOOL_WORDS[other.school]} my habit`}
+              onPress={() => keepTo(line.control as Debated, other.school)}
+            />
+          </View>
         </View>
       ))}
     </View>
@@ -89,12 +93,20 @@ function SetupCard({ setup }: { setup: Setup }) {
   );
 }
 
-function Expectation({ setup }: { setup: Setup }) {
+function WhatToExpect({ setup }: { setup: Setup }) {
+  const { brief, rig } = useStore(planStore);
+  const [chartWidth, setChartWidth] = useState(0);
   const units = useUnits();
   const tones = useTones();
   const [numbers, setNumbers] = useState(false);
   return (
     <View style={[styles.expect, { borderColor: tones.rule }]}>
+      <Text kind="heading">What to expect</Text>
+      <View testID="expectation" style={styles.words}>
+        {expectationWords(expectationOf(brief, rig, setup.prediction, setup.settings), units).map((words) => (
+          <Text key={words}>{words}</Text>
+        ))}
+      </View>
       <Text kind="heading">What each beam would show</Text>
       {[setup.prediction, ...setup.others].map((p) => (
         <View key={p.face.id}>
@@ -106,8 +118,14 @@ function Expectation({ setup }: { setup: Setup }) {
           )}
         </View>
       ))}
+      {numbers && (
+        <View onLayout={({ nativeEvent }) => setChartWidth(nativeEvent.layout.width)}>
+          {chartWidth > 0 && <MarginChart setup={setup} width={chartWidth} />}
+        </View>
+      )}
       <Pressable
         role="button"
+        testID="show-numbers"
         aria-expanded={numbers}
         onPress={() => setNumbers(!numbers)}
         style={styles.more}
@@ -184,7 +202,7 @@ export function PlanScreen() {
         <View style={wide && styles.left}>
           {sentence}
           {wide && action}
-          {wide && <Expectation setup={setup} />}
+          {wide && <WhatToExpect setup={setup} />}
         </View>
         <View style={wide && styles.right}>
           <Text kind="heading" style={styles.cardTitle}>
@@ -194,7 +212,7 @@ export function PlanScreen() {
             A start, not an answer: it drifts with depth, clarity, bed, speed and the hour.
           </Text>
           <SetupCard setup={setup} />
-          {!wide && <Expectation setup={setup} />}
+          {!wide && <WhatToExpect setup={setup} />}
         </View>
       </ScrollView>
       {!wide && action}
@@ -229,6 +247,8 @@ const styles = StyleSheet.create({
   },
   schools: { gap: 12, paddingVertical: 6 },
   school: { borderLeftWidth: 3, paddingLeft: 12, gap: 2 },
+  words: { gap: 6 },
+  habit: { alignItems: 'flex-start' },
   expect: { borderTopWidth: 2, paddingTop: 14, gap: 8, marginTop: 12 },
   more: { minHeight: 48, justifyContent: 'center' },
   action: { padding: 12 },

@@ -2,6 +2,7 @@ import type {
   Because,
   Brief,
   Control,
+  Expectation,
   Prediction,
   Presentation,
   School,
@@ -211,6 +212,27 @@ export function briefWords(brief: Brief, units: Units, face: Face | undefined): 
       (brief.speedMps < 0.05 ? '' : ` at ${units.show('speed', brief.speedMps)}`),
     beam: face ? `the ${faceWords(face)} beam` : 'the beam that suits',
   };
+}
+
+/** What the fish will look like, in sentences. */
+export function expectationWords(e: Expectation, units: Units): string[] {
+  const at = `A fish at ${units.show('depth', e.depthM, 0)} under your line`;
+  if (e.shape === 'nothing') return [`${at} is not shown: its echo stays under the noise.`];
+  const rise =
+    e.riseRows >= 1
+      ? `it comes ${units.height(e.riseM)} nearer and goes away again, ${Math.round(e.riseRows)} rows`
+      : 'it is flat: its rise is less than a row';
+  const drawn =
+    e.shape === 'line'
+      ? `${at} draws a line for as long as it stays in a cone of ${Math.round((e.effectiveRad * 180) / Math.PI)}°, ${Math.max(1, Math.round(e.rows))} rows thick.`
+      : `${at} draws ${e.shape === 'arch' ? 'an' : 'a'} ${e.shape}: ${Math.max(1, Math.round(e.columns))} columns wide, ${Math.max(1, Math.round(e.rows))} rows thick; ${rise}. It stays ${Number(e.inConeS.toPrecision(2))}\u00a0s, ${Math.round(e.pings)} pings, in a cone that for this fish is ${Math.round((e.effectiveRad * 180) / Math.PI)}°.`;
+  return [
+    drawn,
+    `Two fish over each other show as two from ${units.height(e.gapM)} apart; the lowest ${units.height(e.hiddenM)} over the bed are hidden.`,
+    e.secondEcho
+      ? 'A hard bed shows its second echo, where the range reaches that far.'
+      : 'Not even a hard bed shows a second echo: judge it by the first.',
+  ];
 }
 
 /** The prediction of a face in a sentence. */
