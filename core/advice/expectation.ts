@@ -3,6 +3,7 @@ import { PALETTE_BOTTOM_DB, type Settings } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Brief } from './brief';
+import { STILL_MPS } from './setup';
 
 /** What a fish of the brief will look like, in closed form. */
 export interface Expectation {
@@ -34,8 +35,6 @@ const FLAT_PULSES = 0.8;
 /** Fewer pings have no shape; up to so many are a dash. */
 const DOT_PINGS = 2;
 const DASH_PINGS = 4;
-/** Slower than this the boat keeps still, m/s. */
-const STILL_MPS = 0.25;
 /** Farther off the axis nothing is promised, rad: beyond lie side lobes nobody knows. */
 const FARTHEST_RAD = 1.05;
 

@@ -124,7 +124,7 @@ const HARD_BED = 'gravel';
 /** Pings on a fish below which its mark has no shape. */
 const LEAST_PINGS = 5;
 /** Below this the boat sits still, m/s. */
-const STILL_MPS = 0.25;
+export const STILL_MPS = 0.25;
 
 const round = (x: number, step: number): number => Math.round(x / step) * step;
 

@@ -1,6 +1,7 @@
 import { medianInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
+import { medianOfFive } from './medianOfFive';
 
 /** Height of the bins the line is first sought in, and of the windows above and below an edge, m. */
 const BIN_M = 0.12;
@@ -111,7 +112,7 @@ export function trackBed(channel: Channel): BedLine {
       edge[p] = firstRangeM + (j - part) * step;
     }
   }
-  return { rangeM: smoothEdge(edge), contrastDb };
+  return { rangeM: medianOfFive(edge), contrastDb };
 }
 
 /** An edge at this share of a bin's own score, at a half or a third of its range, makes it that edge's later echo. */
@@ -224,17 +225,4 @@ function bestLine(score: Float32Array, pingCount: number, bins: number): Int16Ar
     at = back[p * bins + at]!;
   }
   return line;
-}
-
-/** Median of five pings takes out the fades of single ones. */
-function smoothEdge(edge: Float32Array): Float32Array {
-  const out = new Float32Array(edge.length);
-  const five = new Float32Array(5);
-  for (let p = 0; p < edge.length; p++) {
-    let count = 0;
-    for (let q = Math.max(0, p - 2); q <= Math.min(edge.length - 1, p + 2); q++)
-      if (edge[q]! === edge[q]!) five[count++] = edge[q]!;
-    out[p] = count >= 3 ? medianInPlace(five, count) : edge[p]!;
-  }
-  return out;
 }

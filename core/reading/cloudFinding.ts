@@ -4,6 +4,7 @@ import type { CloudOutline } from './clouds';
 import { confidenceOf } from './confidence';
 import { gapTo, type BedLine, type CloudFinding, type FishFinding } from './findings';
 import type { Fitted } from './pieces';
+import { STILL_MPS } from './stillBoat';
 
 /** What begins this near under the mess at the surface may well hang from it, m. */
 const HANGS_M = 0.4;
@@ -92,8 +93,6 @@ export function cloudFinding(
 const CLOUD_EDGE_M = 0.6;
 /** Share of a mark's points that must lie where a cloud's legs can for it to be one. */
 const LEG_SHARE = 0.8;
-/** Slower than this the boat keeps still, m/s. */
-const STILL_MPS = 0.25;
 /** A whole arch this far over a cloud's level is a fish of its own beside it, dB. */
 const STRONGER_DB = 6;
 

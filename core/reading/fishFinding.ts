@@ -12,6 +12,7 @@ import {
 } from './findings';
 import type { Fitted } from './pieces';
 import { beamStrength } from './strength';
+import { STILL_MPS } from './stillBoat';
 
 /** Rise of the mark from its outer ends to its nearest point, m, either side. */
 export function legs(f: Fitted, nearest: number, apexS: number): { before: number; after: number } {
@@ -28,8 +29,6 @@ export function legs(f: Fitted, nearest: number, apexS: number): { before: numbe
 /** Pings beyond which a mark under a still boat is a line or a thread, and how many pulses a thread wanders, rms. */
 const LONG_PINGS = 40;
 const WANDERS = 0.8;
-/** Slower than this the boat keeps still, m/s. */
-const STILL_MPS = 0.25;
 
 /** How far a mark's ranges lie off their own mean, m, rms. */
 function wander({ track }: Fitted): number {

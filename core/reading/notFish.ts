@@ -3,6 +3,7 @@ import type { Channel } from '@/core/recording';
 import type { CloudOutline } from './clouds';
 import type { Layer } from './layers';
 import type { Fitted } from './pieces';
+import { STILL_MPS } from './stillBoat';
 
 /** What is drawn and is no fish: single marks by what betrays them, and what the set itself or the boat draws. */
 export type NotFish =
@@ -34,9 +35,8 @@ const EDGE = 2;
 const LEAST_PINGS = 4;
 /** Share of its pings that must lie at one range when the line was let out or taken in on the way. */
 const LEVEL_SHARE = 0.55;
-/** Small bubbles rise this fast (Clift et al. 1978), m/s; told apart only while the boat keeps still, slower than this, m/s. */
+/** Small bubbles rise this fast (Clift et al. 1978), m/s; told apart only while the boat keeps still. */
 const BUBBLES_MPS = [0.09, 0.36] as const;
-const STILL_MPS = 0.25;
 
 /** Slope and rms distance of ranges from a straight line over pings. */
 function lineThrough(pings: readonly number[], rangeM: readonly number[]): { slope: number; offM: number } {

@@ -1,6 +1,7 @@
 import { clamp, median, medianInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
+import { medianOfFive } from './medianOfFive';
 
 /** A sample counts when it stands this far over the water, dB: noise does so once in five hundred. */
 const FULL_DB = 8;
@@ -101,19 +102,6 @@ function heights(channel: Channel, bed: BedLine, ground: Float32Array, over: Flo
   return out;
 }
 
-/** Median of five pings. */
-function smooth(values: Float32Array): Float32Array {
-  const out = new Float32Array(values.length);
-  const five = new Float32Array(5);
-  for (let p = 0; p < values.length; p++) {
-    let count = 0;
-    for (let q = Math.max(0, p - 2); q <= Math.min(values.length - 1, p + 2); q++)
-      if (values[q]! === values[q]!) five[count++] = values[q]!;
-    out[p] = count > 0 ? medianInPlace(five, count) : NaN;
-  }
-  return out;
-}
-
 /** Finds what is joined to the bed, ping by ping. @param over excess, pings × samples, dB */
 export function findOnBed(
   channel: Channel,
@@ -123,7 +111,7 @@ export function findOnBed(
 ): OnBedOutline[] {
   const { pingCount, resolutionM } = channel;
   const ground = groundLine(channel, bed, pingsPerM);
-  const height = smooth(heights(channel, bed, ground, over));
+  const height = medianOfFive(heights(channel, bed, ground, over));
   const least = Math.max(LEAST_HEIGHT_M, resolutionM);
   const gapPings = Math.max(2, Math.round(GAP_WAY_M * pingsPerM));
   const out: OnBedOutline[] = [];

@@ -2,6 +2,7 @@ import { median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { fitCrossing, type Crossing } from './crossing';
 import type { Track } from './tracks';
+import { STILL_MPS } from './stillBoat';
 
 /** A track with the curve fitted to it. */
 export interface Fitted {
@@ -40,8 +41,6 @@ const SIDE_LOBE_DB = 14;
 /** Beyond this off the axis nothing is looked for, as a tangent. */
 const FARTHEST = Math.tan((65 * Math.PI) / 180);
 
-/** Slower than this the boat keeps still and no mark has the curve of a thing passed, m/s. */
-const STILL_MPS = 0.25;
 /** A mark of a still boat that was lost for up to this long, s, goes on within so many pulses of where it was. */
 const LOST_S = 2.5;
 const LOST_PULSES = 4;
