@@ -382,7 +382,7 @@ export function BoatScreen() {
         name="boat-depth"
         value={Math.round(depth.fromSi(depthM))}
         low={1}
-        high={Math.round(depth.fromSi(60))}
+        high={Math.round(depth.fromSi(Math.max(60, brief.toM)))}
         step={1}
         show={(x) => `${x.toFixed(0)} ${depth.unit}`}
         onChange={(x) => setDepth(depth.toSi(x))}
