@@ -1,6 +1,7 @@
 import { medianInPlace, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
+import { scratchFloats } from './scratch';
 
 /** Seconds a local background is taken over: longer than a cloud stays under a drifting boat. */
 const SPAN_S = 120;
@@ -14,11 +15,14 @@ const QUANTILE = 0.35;
 /** Exponential intensity has that quantile this far under its mean, dB: 10 log(−ln(1 − q)). */
 const QUANTILE_UNDER_MEAN_DB = 10 * Math.log10(-Math.log(1 - QUANTILE));
 
-/** Ranges gathered at a time, so that pings are read along their rows. */
+/** Ranges gathered at a time, so that pings are read along their rows; of each pair of ranges one is looked at. */
 const TILE = 16;
+const EVERY_SAMPLES = 2;
 
 /** Samples under the bed line for which an excess is still worked out; deeper it is left at 0. */
 const UNDER_BED_SAMPLES = 4;
+/** Pings that share one interpolated background. */
+const SHARED_PINGS = 16;
 
 /** How far each sample stands over the water around it. */
 export interface Excess {
@@ -33,7 +37,8 @@ export interface Excess {
 export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Excess {
   const { pingCount, sampleCount: n, levelDb } = channel;
   const middles = Math.max(1, Math.ceil(pingCount / EVERY_PINGS));
-  const back = new Float32Array(middles * n);
+  const ranges = Math.ceil(n / EVERY_SAMPLES);
+  const back = new Float32Array(middles * ranges);
   const span = Math.max(LOOKED_AT, Math.round(SPAN_S * pingRate));
   const most = 2 * LOOKED_AT + 2;
   const values = new Float32Array(TILE * most);
@@ -49,44 +54,50 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
     const stride = Math.max(1, Math.floor((to - from + 1) / LOOKED_AT));
     let deepest = 0;
     for (let p = from; p <= to; p += stride) if (bedSample[p]! > deepest) deepest = bedSample[p]!;
-    deepest = Math.min(n, deepest);
-    for (let j0 = 0; j0 < n; j0 += TILE) {
-      const j1 = Math.min(n, j0 + TILE);
+    deepest = Math.min(ranges, Math.ceil(deepest / EVERY_SAMPLES));
+    for (let i0 = 0; i0 < ranges; i0 += TILE) {
+      const i1 = Math.min(ranges, i0 + TILE);
       counts.fill(0);
-      if (j0 < deepest)
+      if (i0 < deepest)
         for (let p = from; p <= to; p += stride) {
           const row = p * n;
-          const end = Math.min(j1, bedSample[p]!);
-          for (let j = j0; j < end; j++) {
-            const k = j - j0;
-            values[k * most + counts[k]!++] = levelDb[row + j]!;
+          const end = Math.min(i1, Math.ceil(bedSample[p]! / EVERY_SAMPLES));
+          for (let i = i0; i < end; i++) {
+            const k = i - i0;
+            values[k * most + counts[k]!++] = levelDb[row + i * EVERY_SAMPLES]!;
           }
         }
-      for (let j = j0; j < j1; j++) {
-        const count = counts[j - j0]!;
-        const mine = values.subarray((j - j0) * most, (j - j0) * most + count);
-        back[m * n + j] =
+      for (let i = i0; i < i1; i++) {
+        const count = counts[i - i0]!;
+        const mine = values.subarray((i - i0) * most, (i - i0) * most + count);
+        back[m * ranges + i] =
           count >= 8
             ? selectInPlace(mine, Math.floor(QUANTILE * count), count) - QUANTILE_UNDER_MEAN_DB
-            : j > 0
-              ? back[m * n + j - 1]!
+            : i > 0
+              ? back[m * ranges + i - 1]!
               : 0;
       }
     }
-    smoothAlongRange(back, m * n, n, channel.sampleStepM);
+    smoothAlongRange(back, m * ranges, ranges, EVERY_SAMPLES * channel.sampleStepM);
   }
-  const overDb = new Float32Array(pingCount * n);
-  for (let p = 0; p < pingCount; p++) {
-    const at = Math.min(middles - 1, Math.max(0, (p - EVERY_PINGS / 2) / EVERY_PINGS));
+  const overDb = scratchFloats('excess', pingCount * n);
+  const mine = new Float32Array(ranges * EVERY_SAMPLES);
+  for (let p0 = 0; p0 < pingCount; p0 += SHARED_PINGS) {
+    const middle = p0 + SHARED_PINGS / 2;
+    const at = Math.min(middles - 1, Math.max(0, (middle - EVERY_PINGS / 2) / EVERY_PINGS));
     const low = Math.floor(at);
     const u = at - low;
-    const a = low * n;
-    const b = Math.min(middles - 1, low + 1) * n;
-    const row = p * n;
-    // Under the bed nothing is sought.
-    const end = Math.min(n, bedSample[p]! + UNDER_BED_SAMPLES);
-    for (let j = 0; j < end; j++)
-      overDb[row + j] = levelDb[row + j]! - (back[a + j]! + (back[b + j]! - back[a + j]!) * u);
+    const a = low * ranges;
+    const b = Math.min(middles - 1, low + 1) * ranges;
+    for (let i = 0; i < ranges; i++)
+      mine.fill(back[a + i]! + (back[b + i]! - back[a + i]!) * u, i * EVERY_SAMPLES, (i + 1) * EVERY_SAMPLES);
+    for (let p = p0; p < Math.min(pingCount, p0 + SHARED_PINGS); p++) {
+      const row = p * n;
+      // Under the bed nothing is sought.
+      const end = Math.min(n, bedSample[p]! + UNDER_BED_SAMPLES);
+      for (let j = 0; j < end; j++) overDb[row + j] = levelDb[row + j]! - mine[j]!;
+      overDb.fill(0, row + end, row + n);
+    }
   }
   return { overDb };
 }
@@ -95,22 +106,33 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
 const ROUND_M = 0.6;
 const ROUND_SAMPLES = 7;
 const ROUND_PINGS = 5;
-/** Surroundings are worked out for so many samples at a time. */
-const GROUP = 3;
 /** An echo counts for no more than this in the surroundings of another, dB: what is sought must not hide itself. */
 const ROUND_CAP_DB = 12;
 /** Mean of the logarithm of exponential intensity lies this far under its mean, dB (Euler's constant: 10 γ / ln 10). */
 const LOG_MEAN_UNDER_DB = 2.51;
 
+/** Samples that share their surroundings. */
+export const GROUP = 3;
+
+/** What surrounds each group of samples of a ping, and how far its strongest stands over the background; pings × groups, dB. */
+export interface Surroundings {
+  groups: number;
+  aroundDb: Float32Array;
+  mostDb: Float32Array;
+  /** First sample of each ping at or under its bed. */
+  ends: Int32Array;
+}
+
 /**
- * Excess as a single mark must have it: over the background of its range and over what surrounds it as well, so that the
- * speckle of a late echo or of life that came and went is not taken for marks. pings × samples, dB.
+ * What a single mark must stand over besides the background of its range, so that the speckle of a late echo or of life that
+ * came and went is not taken for marks.
  */
-export function singleExcess(channel: Channel, bed: BedLine, { overDb }: Excess): Float32Array {
+export function surroundingsOf(channel: Channel, bed: BedLine, { overDb }: Excess): Surroundings {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const groups = Math.ceil(n / GROUP);
   const half = Math.max(1, Math.round(Math.max(ROUND_SAMPLES, Math.round(ROUND_M / step)) / GROUP));
-  const out = new Float32Array(pingCount * n);
+  const aroundDb = scratchFloats('around', pingCount * groups);
+  const mostDb = scratchFloats('most', pingCount * groups);
   const sum = new Float64Array(groups + 1);
   const run = new Float64Array(groups);
   // Means along range of the pings in the window, each in its slot.
@@ -134,16 +156,20 @@ export function singleExcess(channel: Channel, bed: BedLine, { overDb }: Excess)
       held++;
       const row = coming * n;
       const slot = (coming % slots) * groups;
+      const first = coming * groups;
       const last = ends[coming]!;
       const end = Math.ceil(last / group);
       for (let g = 0, j = 0; g < end; g++) {
         let level = 0;
+        let most = -Infinity;
         const to = Math.min(last, j + group);
         const count = to - j;
         for (; j < to; j++) {
           const over = overDb[row + j]!;
+          if (over > most) most = over;
           level += over < cap ? over : cap;
         }
+        mostDb[first + g] = most;
         sum[g + 1] = sum[g]! + level / count;
       }
       for (let g = 0; g < end; g++) {
@@ -155,16 +181,14 @@ export function singleExcess(channel: Channel, bed: BedLine, { overDb }: Excess)
       }
     }
     if (p < 0) continue;
-    const row = p * n;
-    const end = Math.min(n, ends[p]! + 4 + UNDER_BED_SAMPLES);
-    for (let g = 0, j = 0; j < end; g++) {
-      const mine = run[g]! / held + LOG_MEAN_UNDER_DB;
-      const around = mine > 0 ? mine : 0;
-      const to = Math.min(end, j + group);
-      for (; j < to; j++) out[row + j] = overDb[row + j]! - around;
+    const per = 1 / held;
+    const end = Math.ceil(ends[p]! / group);
+    for (let g = 0, k = p * groups; g < end; g++, k++) {
+      const mine = run[g]! * per + LOG_MEAN_UNDER_DB;
+      aroundDb[k] = mine > 0 ? mine : 0;
     }
   }
-  return out;
+  return { groups, aroundDb, mostDb, ends };
 }
 
 /** A line thinner than half of this that hangs at one range is no background: gear, or a fish under a boat that keeps still, m. */

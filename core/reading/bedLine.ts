@@ -2,6 +2,7 @@ import { medianInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 import { medianOfFive } from './medianOfFive';
+import { scratchFloats, scratchShorts } from './scratch';
 
 /** Height of the bins the line is first sought in, and of the windows above and below an edge, m. */
 const BIN_M = 0.12;
@@ -39,9 +40,10 @@ export function trackBed(channel: Channel): BedLine {
     return 20 * Math.log10(range) + 2 * alpha * range;
   });
 
-  const score = new Float32Array(pingCount * bins);
+  const score = scratchFloats('score', pingCount * bins);
   /** Mean level under each bin's best edge, dB. */
-  const strength = new Float32Array(pingCount * bins);
+  const strength = scratchFloats('strength', pingCount * bins);
+  const bestBin = new Int16Array(pingCount);
   const tvgBin = Float64Array.from({ length: bins }, (_, b) =>
     tvg.subarray(b * perBin, (b + 1) * perBin).reduce((a, x) => a + x, 0),
   );
@@ -67,19 +69,20 @@ export function trackBed(channel: Channel): BedLine {
       if (b >= topBin && under > strongest) strongest = under;
     }
     const base = p * bins;
-    for (let b = 0; b < bins; b++) {
-      if (b < topBin || b + windowBins > bins) {
-        score[base + b] = NO_EDGE;
-        continue;
-      }
+    score.fill(NO_EDGE, base, base + bins);
+    let best = topBin;
+    for (let b = topBin; b + windowBins <= bins; b++) {
       const under = mean[b]!;
       const contrast = under - mean[b - windowBins]!;
+      const edge = (contrast < cap ? contrast : cap) + share * (under - strongest);
       strength[base + b] = under;
-      score[base + b] = (contrast < cap ? contrast : cap) + share * (under - strongest);
+      score[base + b] = edge;
+      if (edge > score[base + best]!) best = b;
     }
+    bestBin[p] = Math.min(best, bins - 1);
   }
 
-  discountLaterEchoes(score, strength, pingCount, bins);
+  discountLaterEchoes(score, strength, bestBin, pingCount, bins);
   const line = bestLine(score, pingCount, bins);
 
   const edge = new Float32Array(pingCount);
@@ -162,15 +165,14 @@ const NEAR_USUAL = 0.25;
 function discountLaterEchoes(
   score: Float32Array,
   strength: Float32Array,
+  bestBin: Int16Array,
   pingCount: number,
   bins: number,
 ): void {
   const nearer = new Int16Array(pingCount).fill(-1);
   for (let p = 0; p < pingCount; p++) {
     const row = p * bins;
-    let best = 0;
-    for (let b = 1; b < bins; b++) if (score[row + b]! > score[row + best]!) best = b;
-    const least = EARLIER_SHARE * score[row + best]!;
+    const least = EARLIER_SHARE * score[row + bestBin[p]!]!;
     // Either of the two may be the better edge of a ping.
     for (let b = bins - 1; b > 6 && nearer[p]! < 0; b--)
       if (score[row + b]! >= least) nearer[p] = earlierEdge(score, strength, row, b);
@@ -197,25 +199,30 @@ function discountLaterEchoes(
 /** The best line through the bins; two sweeps a ping carry the best neighbour along at a linear price. */
 function bestLine(score: Float32Array, pingCount: number, bins: number): Int16Array {
   const total = new Float32Array(bins);
-  const back = new Int16Array(pingCount * bins);
-  const carried = new Float32Array(bins);
+  const back = scratchShorts('back', pingCount * bins);
   for (let p = 0; p < pingCount; p++) {
     const row = p * bins;
+    let from = 0;
+    let carried = -Infinity;
     for (let b = 0; b < bins; b++) {
-      carried[b] = total[b]!;
-      back[row + b] = b;
+      carried -= JUMP_DB;
+      if (carried > total[b]!) total[b] = carried;
+      else {
+        carried = total[b]!;
+        from = b;
+      }
+      back[row + b] = from;
     }
-    for (let b = 1; b < bins; b++)
-      if (carried[b - 1]! - JUMP_DB > carried[b]!) {
-        carried[b] = carried[b - 1]! - JUMP_DB;
-        back[row + b] = back[row + b - 1]!;
+    carried = -Infinity;
+    for (let b = bins - 1; b >= 0; b--) {
+      carried -= JUMP_DB;
+      if (carried > total[b]!) back[row + b] = from;
+      else {
+        carried = total[b]!;
+        from = back[row + b]!;
       }
-    for (let b = bins - 2; b >= 0; b--)
-      if (carried[b + 1]! - JUMP_DB > carried[b]!) {
-        carried[b] = carried[b + 1]! - JUMP_DB;
-        back[row + b] = back[row + b + 1]!;
-      }
-    for (let b = 0; b < bins; b++) total[b] = carried[b]! + score[row + b]!;
+      total[b] = carried + score[row + b]!;
+    }
   }
   let at = 0;
   for (let b = 1; b < bins; b++) if (total[b]! > total[at]!) at = b;

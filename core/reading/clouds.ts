@@ -2,6 +2,7 @@ import { clamp } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 import type { Excess } from './background';
+import { scratchBytes } from './scratch';
 
 /** A sample belongs to something when it stands this far over the background, dB. */
 const FULL_DB = 6;
@@ -53,7 +54,7 @@ export function findClouds(
   );
   const full = filling(over, bedSample, { pingCount, n, cells, perCell, half, halfPings });
 
-  const taken = new Uint8Array(pingCount * n);
+  const taken = scratchBytes('taken', pingCount * n).fill(0);
   const clouds: CloudOutline[] = [];
   const members = new Int32Array(full.length);
   for (let start = 0; start < full.length; start++) {
@@ -160,7 +161,7 @@ function filling(
   const column = new Int16Array(rows * cells);
   const run = new Int32Array(cells);
   const sum = new Int32Array(cells + 1);
-  const full = new Uint8Array(pingCount * cells);
+  const full = scratchBytes('full', pingCount * cells).fill(0);
   const whole = rows * (2 * half + 1) * perCell;
   const [core, skirt, fullDb] = [CORE_FILL * whole, SKIRT_FILL * whole, FULL_DB];
   for (let p = 0; p < pingCount + halfPings; p++) {

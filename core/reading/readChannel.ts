@@ -1,7 +1,7 @@
 import { median } from '@/core/maths';
 import type { Channel, Navigation, Recording } from '@/core/recording';
 import { findFalseBeds, findRingDown, takeOffBars } from './artefacts';
-import { excessOf, singleExcess } from './background';
+import { excessOf, surroundingsOf } from './background';
 import { trackBed } from './bedLine';
 import { bedShape } from './bedShape';
 import { findClouds } from './clouds';
@@ -58,7 +58,7 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
     if (name) named.push(name);
     return name === null;
   });
-  const pieces = followEchoes(channel, bed, singleExcess(channel, bed, excess), taken, messM)
+  const pieces = followEchoes(channel, bed, excess.overDb, surroundingsOf(channel, bed, excess), taken, messM)
     .filter((track) => track.pings.length >= LEAST_PINGS)
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {

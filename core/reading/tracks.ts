@@ -1,4 +1,5 @@
 import type { Channel } from '@/core/recording';
+import { GROUP, type Surroundings } from './background';
 import type { BedLine } from './findings';
 
 /** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
@@ -35,6 +36,7 @@ interface Peak {
 function peaksOf(
   channel: Channel,
   over: Float32Array,
+  { groups, aroundDb, mostDb, ends }: Surroundings,
   taken: Uint8Array,
   p: number,
   firstSample: number,
@@ -42,35 +44,42 @@ function peaksOf(
   endSample: number,
   out: Peak[],
 ): void {
-  const { sampleCount: n, sampleStepM: step, levelDb } = channel;
-  const row = p * n;
-  const reach = Math.max(1, Math.round((0.6 * channel.resolutionM) / step));
   out.length = 0;
-  for (let j = Math.max(1, firstSample); j < endSample; j++) {
-    // In the mess under the surface an echo counts by what it has over a mark's usual due.
-    const here = over[row + j]! - (j < messSample ? IN_MESS_DB : 0);
-    if (here < GO_ON_DB || taken[row + j] === 1) continue;
-    let highest = true;
-    for (let k = Math.max(0, j - reach); k <= Math.min(n - 1, j + reach) && highest; k++)
-      if (levelDb[row + k]! > levelDb[row + j]! || (k < j && levelDb[row + k] === levelDb[row + j]))
-        highest = false;
-    if (!highest) continue;
-    const edgeLevel = levelDb[row + j]! - 6;
-    let a = j;
-    while (a > 0 && levelDb[row + a - 1]! > edgeLevel) a--;
-    let b = j;
-    while (b < n - 1 && levelDb[row + b + 1]! > edgeLevel) b++;
-    if ((b - a + 1) * step > THICKEST * channel.resolutionM + 2 * step) continue;
-    const before = a > 0 ? levelDb[row + a - 1]! : edgeLevel;
-    const at = levelDb[row + a]!;
-    const part = at > before ? Math.min(1, (at - edgeLevel) / (at - before)) : 0;
-    out.push({
-      range: channel.firstRangeM + (a - part) * step,
-      thick: (b - a + 1) * step,
-      over: here,
-      sample: j,
-    });
+  const first = Math.max(1, firstSample);
+  const end = Math.min(endSample, ends[p]!);
+  const row = p * groups;
+  const last = Math.ceil(end / GROUP);
+  for (let g = Math.floor(first / GROUP); g < last; g++) {
+    const around = aroundDb[row + g]!;
+    if (mostDb[row + g]! - around < GO_ON_DB) continue;
+    const to = Math.min(end, (g + 1) * GROUP);
+    for (let j = Math.max(first, g * GROUP); j < to; j++) {
+      // In the mess under the surface an echo counts by what it has over a mark's usual due.
+      const here = over[p * channel.sampleCount + j]! - around - (j < messSample ? IN_MESS_DB : 0);
+      if (here < GO_ON_DB || taken[p * channel.sampleCount + j] === 1) continue;
+      const peak = peakAt(channel, p * channel.sampleCount, j, here);
+      if (peak) out.push(peak);
+    }
   }
+}
+
+/** The peak at a sample of a ping's row, or null when it is none or is too thick for one target. */
+function peakAt(channel: Channel, row: number, j: number, over: number): Peak | null {
+  const { sampleCount: n, sampleStepM: step, levelDb } = channel;
+  const reach = Math.max(1, Math.round((0.6 * channel.resolutionM) / step));
+  const level = levelDb[row + j]!;
+  for (let k = Math.max(0, j - reach); k <= Math.min(n - 1, j + reach); k++)
+    if (levelDb[row + k]! > level || (k < j && levelDb[row + k] === level)) return null;
+  const edgeLevel = level - 6;
+  let a = j;
+  while (a > 0 && levelDb[row + a - 1]! > edgeLevel) a--;
+  let b = j;
+  while (b < n - 1 && levelDb[row + b + 1]! > edgeLevel) b++;
+  if ((b - a + 1) * step > THICKEST * channel.resolutionM + 2 * step) return null;
+  const before = a > 0 ? levelDb[row + a - 1]! : edgeLevel;
+  const at = levelDb[row + a]!;
+  const part = at > before ? Math.min(1, (at - edgeLevel) / (at - before)) : 0;
+  return { range: channel.firstRangeM + (a - part) * step, thick: (b - a + 1) * step, over, sample: j };
 }
 
 interface Open extends Track {
@@ -86,6 +95,7 @@ export function followEchoes(
   channel: Channel,
   bed: BedLine,
   overDb: Float32Array,
+  around: Surroundings,
   taken: Uint8Array,
   messM: number,
 ): Track[] {
@@ -102,7 +112,7 @@ export function followEchoes(
       bedRange === bedRange
         ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)
         : n - 1;
-    peaksOf(channel, overDb, taken, p, first, mess, Math.min(n - 1, end), peaks);
+    peaksOf(channel, overDb, around, taken, p, first, mess, Math.min(n - 1, end), peaks);
     const used = new Uint8Array(peaks.length);
     // The longest tracks choose first: they foretell best.
     open.sort((x, y) => y.pings.length - x.pings.length);

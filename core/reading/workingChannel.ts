@@ -1,5 +1,6 @@
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
+import { scratchFloats } from './scratch';
 
 /** Finer than this nothing is read: a fish is longer, and a body resolved into its parts is still one fish. m */
 const STEP_M = 0.04;
@@ -13,7 +14,7 @@ export function workingChannel(channel: Channel): Channel {
   if (group < 2) return channel;
   const { pingCount, sampleCount: n, levelDb } = channel;
   const sampleCount = Math.floor(n / group);
-  const out = new Float32Array(pingCount * sampleCount);
+  const out = scratchFloats('working', pingCount * sampleCount);
   for (let p = 0; p < pingCount; p++)
     for (let j = 0; j < sampleCount; j++) {
       const from = p * n + j * group;
@@ -45,7 +46,7 @@ export function croppedToBed(channel: Channel, bed: BedLine): Channel {
   const { pingCount, sampleCount: n, sampleStepM, firstRangeM, levelDb } = channel;
   const kept = Math.ceil((deepest + UNDER_BED_M - firstRangeM) / sampleStepM);
   if (!(kept > 0 && kept < 0.9 * n)) return channel;
-  const out = new Float32Array(pingCount * kept);
+  const out = scratchFloats('cropped', pingCount * kept);
   for (let p = 0; p < pingCount; p++) out.set(levelDb.subarray(p * n, p * n + kept), p * kept);
   return { ...channel, sampleCount: kept, levelDb: out };
 }
