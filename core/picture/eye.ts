@@ -106,34 +106,34 @@ function patchOf(
   const reach = blur.length >> 1;
   // Blurred along the rows first, with what lies beside the patch, then along the columns.
   const tall = new Float32Array(3 * (columns + 2 * reach) * rows);
+  const strip = new Float32Array(3 * (rows + 2 * reach));
+  const taps = blur.length;
   for (let c = -reach; c < columns + reach; c++) {
     const col = clamp(c0 + c, 0, allColumns - 1);
     const under = bedRow ? bedRow[col]! : allRows;
-    for (let r = 0; r < rows; r++) {
-      let l = 0;
-      let a = 0;
-      let b = 0;
-      for (let k = -reach; k <= reach; k++) {
-        const row = clamp(r0 + r + k, 0, allRows - 1);
-        const at = 3 * (steps[col * allRows + row]! + (row >= under ? BED_RAMP_AT : 0));
-        const w = blur[k + reach]!;
-        l += w * lab[at]!;
-        a += w * lab[at + 1]!;
-        b += w * lab[at + 2]!;
-      }
-      const to = 3 * ((c + reach) * rows + r);
-      tall[to] = l;
-      tall[to + 1] = a;
-      tall[to + 2] = b;
+    for (let r = -reach, i = 0; r < rows + reach; r++) {
+      const row = clamp(r0 + r, 0, allRows - 1);
+      const at = 3 * (steps[col * allRows + row]! + (row >= under ? BED_RAMP_AT : 0));
+      strip[i++] = lab[at]!;
+      strip[i++] = lab[at + 1]!;
+      strip[i++] = lab[at + 2]!;
+    }
+    const to = 3 * (c + reach) * rows;
+    for (let i = 0; i < 3 * rows; i++) {
+      let sum = 0;
+      for (let k = 0, at = i; k < taps; k++, at += 3) sum += blur[k]! * strip[at]!;
+      tall[to + i] = sum;
     }
   }
   const out = new Float32Array(3 * columns * rows);
-  for (let c = 0; c < columns; c++)
-    for (let i = 0; i < 3 * rows; i++) {
-      let sum = 0;
-      for (let k = 0; k <= 2 * reach; k++) sum += blur[k]! * tall[3 * (c + k) * rows + i]!;
-      out[3 * c * rows + i] = sum;
+  for (let c = 0; c < columns; c++) {
+    const to = 3 * c * rows;
+    for (let k = 0; k < taps; k++) {
+      const weight = blur[k]!;
+      const from = to + 3 * k * rows;
+      for (let i = 0; i < 3 * rows; i++) out[to + i]! += weight * tall[from + i]!;
     }
+  }
   return { c0, r0, columns, rows, lab: out };
 }
 

@@ -41,41 +41,42 @@ export function trackBed(channel: Channel): BedLine {
   });
 
   const score = scratchFloats('score', pingCount * bins);
-  /** Mean level under each bin's best edge, dB. */
+  /** Mean level under an edge at each bin, dB. */
   const strength = scratchFloats('strength', pingCount * bins);
   const bestBin = new Int16Array(pingCount);
   const tvgBin = Float64Array.from({ length: bins }, (_, b) =>
     tvg.subarray(b * perBin, (b + 1) * perBin).reduce((a, x) => a + x, 0),
   );
   const sum = new Float64Array(bins + 1);
-  const mean = new Float64Array(bins);
   const level = channel.levelDb;
   const windowBins = Math.max(2, Math.round(window / perBin));
   const topBin = Math.max(windowBins, Math.ceil(topSample / perBin));
   const [perWindow, cap, share] = [1 / (windowBins * perBin), CONTRAST_CAP_DB, STRENGTH_SHARE];
   for (let p = 0; p < pingCount; p++) {
     const row = p * n;
-    for (let b = 0, j = 0; b < bins; b++) {
-      let inBin = tvgBin[b]!;
-      const to = j + perBin;
-      for (; j < to; j++) inBin += level[row + j]!;
-      sum[b + 1] = sum[b]! + inBin;
+    let below = 0;
+    for (let b = 0, j = row; b < bins; b++) {
+      below += tvgBin[b]!;
+      // Three are the usual number, and worth writing out.
+      if (perBin === 3) below += level[j]! + level[j + 1]! + level[j + 2]!;
+      else for (let k = 0; k < perBin; k++) below += level[j + k]!;
+      j += perBin;
+      sum[b + 1] = below;
     }
     // Mean under each edge; what lies over an edge is what lay under the one a window higher.
+    const base = p * bins;
     let strongest = -1e9;
     for (let b = 0; b + windowBins <= bins; b++) {
       const under = (sum[b + windowBins]! - sum[b]!) * perWindow;
-      mean[b] = under;
+      strength[base + b] = under;
       if (b >= topBin && under > strongest) strongest = under;
     }
-    const base = p * bins;
     score.fill(NO_EDGE, base, base + bins);
     let best = topBin;
     for (let b = topBin; b + windowBins <= bins; b++) {
-      const under = mean[b]!;
-      const contrast = under - mean[b - windowBins]!;
+      const under = strength[base + b]!;
+      const contrast = under - strength[base + b - windowBins]!;
       const edge = (contrast < cap ? contrast : cap) + share * (under - strongest);
-      strength[base + b] = under;
       score[base + b] = edge;
       if (edge > score[base + best]!) best = b;
     }

@@ -1,15 +1,11 @@
 import { clamp } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
-import type { Excess } from './background';
+import { CELL, FULL_DB, type Cells } from './cells';
 import { scratchBytes } from './scratch';
 
-/** A sample belongs to something when it stands this far over the background, dB. */
-const FULL_DB = 6;
 /** Size of the window whose filling is measured: metres of range, and metres of way either side as pings (within bounds). */
 const WINDOW_M = 0.6;
-/** Cells a window is cut into along range. */
-const CELLS_A_WINDOW = 4;
 const WINDOW_WAY_M = 0.5;
 const FEWEST_PINGS = 3;
 const MOST_PINGS = 14;
@@ -39,31 +35,29 @@ export interface CloudOutline {
 export function findClouds(
   channel: Channel,
   bed: BedLine,
-  excess: Excess,
+  over: Float32Array,
+  cells: Cells,
   pingsPerM: number,
 ): { clouds: CloudOutline[]; taken: Uint8Array } {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
-  const over = excess.overDb;
   const halfPings = Math.round(clamp(WINDOW_WAY_M * pingsPerM, FEWEST_PINGS, MOST_PINGS));
   const windowM = Math.max(WINDOW_M, 4 * channel.resolutionM);
-  const perCell = Math.max(1, Math.floor(windowM / step / CELLS_A_WINDOW));
-  const half = Math.max(1, Math.round(windowM / step / 2 / perCell));
-  const cells = Math.floor(n / perCell);
+  const half = Math.max(1, Math.round(windowM / step / 2 / CELL));
   const bedSample = Int32Array.from(bed.rangeM, (r) =>
     r === r ? Math.floor((r - channel.firstRangeM - 2 * channel.resolutionM) / step) : n,
   );
-  const full = filling(over, bedSample, { pingCount, n, cells, perCell, half, halfPings });
+  const full = filling(cells, bedSample, half, halfPings);
+  const across = cells.cells;
 
   const taken = scratchBytes('taken', pingCount * n).fill(0);
   const clouds: CloudOutline[] = [];
   const members = new Int32Array(full.length);
-  for (let start = 0; start < full.length; start++) {
-    if (full[start] !== CORE) continue;
-    const count = gatherRegion(full, cells, start, members);
+  for (let start = full.indexOf(CORE); start >= 0; start = full.indexOf(CORE, start + 1)) {
+    const count = gatherRegion(full, across, start, members);
     let fromPing = pingCount;
     let toPing = -1;
     for (let i = 0; i < count; i++) {
-      const p = (members[i]! / cells) | 0;
+      const p = (members[i]! / across) | 0;
       if (p < fromPing) fromPing = p;
       if (p > toPing) toPing = p;
     }
@@ -73,17 +67,17 @@ export function findClouds(
     const bottom = new Int32Array(pings).fill(-1);
     for (let i = 0; i < count; i++) {
       const at = members[i]!;
-      const p = (at / cells) | 0;
-      const j = (at - p * cells) * perCell;
+      const p = (at / across) | 0;
+      const j = (at - p * across) * CELL;
       const k = p - fromPing;
       if (top[k] === -1 || j < top[k]!) top[k] = j;
-      if (j + perCell - 1 > bottom[k]!) bottom[k] = j + perCell - 1;
+      if (j + CELL - 1 > bottom[k]!) bottom[k] = j + CELL - 1;
     }
     let tallest = 0;
     for (let k = 0; k < pings; k++) if (top[k]! >= 0) tallest = Math.max(tallest, bottom[k]! - top[k]! + 1);
     // The window reaches half its height beyond the members it is centred on.
-    if ((tallest + 2 * half * perCell) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
-    const reach = half * perCell;
+    if ((tallest + 2 * half * CELL) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
+    const reach = half * CELL;
     for (
       let p = Math.max(0, fromPing - SKIRT_PINGS);
       p <= Math.min(pingCount - 1, toPing + SKIRT_PINGS);
@@ -142,52 +136,45 @@ function trimmed(
 const SKIRT = 1;
 const CORE = 2;
 
-interface Grid {
-  pingCount: number;
-  n: number;
-  cells: number;
-  perCell: number;
-  half: number;
-  halfPings: number;
-}
-
 /** By ping and cell: CORE, SKIRT or 0, from how full the window about it is; by running sums along range and then pings. */
 function filling(
-  over: Float32Array,
+  { cells, full: standing }: Cells,
   bedSample: Int32Array,
-  { pingCount, n, cells, perCell, half, halfPings }: Grid,
+  half: number,
+  halfPings: number,
 ): Uint8Array {
+  const pingCount = bedSample.length;
   const rows = 2 * halfPings + 1;
   const column = new Int16Array(rows * cells);
   const run = new Int32Array(cells);
   const sum = new Int32Array(cells + 1);
   const full = scratchBytes('full', pingCount * cells).fill(0);
-  const whole = rows * (2 * half + 1) * perCell;
-  const [core, skirt, fullDb] = [CORE_FILL * whole, SKIRT_FILL * whole, FULL_DB];
+  const whole = rows * (2 * half + 1) * CELL;
+  const [core, skirt] = [CORE_FILL * whole, SKIRT_FILL * whole];
+  // Cells that may still count from some ping of the window.
+  let deepest = cells;
+  if (bedSample.length > 0) deepest = Math.min(cells, Math.ceil(Math.max(...bedSample) / CELL) + half);
   for (let p = 0; p < pingCount + halfPings; p++) {
     const slot = (p % rows) * cells;
-    // What was in the slot has left the window.
-    for (let c = 0; c < cells; c++) run[c]! -= column[slot + c]!;
     if (p < pingCount) {
-      const row = p * n;
-      const end = Math.min(n, bedSample[p]!);
-      for (let c = 0, j = 0; c < cells; c++) {
-        let count = 0;
-        const to = Math.min(j + perCell, end);
-        for (; j < to; j++) if (over[row + j]! >= fullDb) count++;
-        j = (c + 1) * perCell;
-        sum[c + 1] = sum[c]! + count;
-      }
-      for (let c = half; c < cells - half; c++) {
+      const row = p * cells;
+      const end = Math.max(0, Math.min(cells, Math.floor(bedSample[p]! / CELL)));
+      for (let c = 0; c < end; c++) sum[c + 1] = sum[c]! + standing[row + c]!;
+      sum.fill(sum[end]!, end + 1);
+      // What was in the slot has left the window.
+      for (let c = half; c < cells - half && c < deepest; c++) {
         const here = sum[c + half + 1]! - sum[c - half]!;
+        run[c]! += here - column[slot + c]!;
         column[slot + c] = here;
-        run[c]! += here;
       }
-    } else column.fill(0, slot, slot + cells);
+    } else {
+      for (let c = 0; c < deepest; c++) run[c]! -= column[slot + c]!;
+      column.fill(0, slot, slot + cells);
+    }
     const middle = p - halfPings;
     if (middle < 0) continue;
     const to = middle * cells;
-    for (let c = 0; c < cells; c++) if (run[c]! >= skirt) full[to + c] = run[c]! >= core ? CORE : SKIRT;
+    for (let c = 0; c < deepest; c++) if (run[c]! >= skirt) full[to + c] = run[c]! >= core ? CORE : SKIRT;
   }
   return full;
 }

@@ -4,6 +4,7 @@ import { findFalseBeds, findRingDown, takeOffBars } from './artefacts';
 import { excessOf, surroundingsOf } from './background';
 import { trackBed } from './bedLine';
 import { bedShape } from './bedShape';
+import { cellsOf } from './cells';
 import { findClouds } from './clouds';
 import { belongsToCloud, cloudFinding } from './cloudFinding';
 import { LEAST_CONFIDENCE } from './confidence';
@@ -52,13 +53,15 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
     // What stands on the bed is neither bait nor fish.
     blankOnBed(channel, bed, excess.overDb, outline);
   }
-  const { clouds: dense, taken } = findClouds(channel, bed, excess, pingsPerM);
+  const cells = cellsOf(channel, bed, excess.overDb);
+  const { clouds: dense, taken } = findClouds(channel, bed, excess.overDb, cells, pingsPerM);
   const clouds = dense.filter((cloud) => {
     const name = risingBubbles(cloud, channel, speed, recording.pingRate);
     if (name) named.push(name);
     return name === null;
   });
-  const pieces = followEchoes(channel, bed, excess.overDb, surroundingsOf(channel, bed, excess), taken, messM)
+  const sought = { overDb: excess.overDb, cells, aroundDb: surroundingsOf(channel, cells), taken };
+  const pieces = followEchoes(channel, bed, sought, messM)
     .filter((track) => track.pings.length >= LEAST_PINGS)
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {

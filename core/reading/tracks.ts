@@ -1,5 +1,5 @@
 import type { Channel } from '@/core/recording';
-import { GROUP, type Surroundings } from './background';
+import { CELL, type Cells } from './cells';
 import type { BedLine } from './findings';
 
 /** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
@@ -32,12 +32,18 @@ interface Peak {
   sample: number;
 }
 
+/** What echoes are sought in: the excess, its cells, what surrounds them, and 1 where a sample is already spoken for. */
+export interface Sought {
+  overDb: Float32Array;
+  cells: Cells;
+  aroundDb: Float32Array;
+  taken: Uint8Array;
+}
+
 /** The echoes of one ping that stand out and are no thicker than one target's. */
 function peaksOf(
   channel: Channel,
-  over: Float32Array,
-  { groups, aroundDb, mostDb, ends }: Surroundings,
-  taken: Uint8Array,
+  { overDb, cells: { cells, mostDb, ends }, aroundDb, taken }: Sought,
   p: number,
   firstSample: number,
   messSample: number,
@@ -47,17 +53,18 @@ function peaksOf(
   out.length = 0;
   const first = Math.max(1, firstSample);
   const end = Math.min(endSample, ends[p]!);
-  const row = p * groups;
-  const last = Math.ceil(end / GROUP);
-  for (let g = Math.floor(first / GROUP); g < last; g++) {
-    const around = aroundDb[row + g]!;
-    if (mostDb[row + g]! - around < GO_ON_DB) continue;
-    const to = Math.min(end, (g + 1) * GROUP);
-    for (let j = Math.max(first, g * GROUP); j < to; j++) {
+  const row = p * channel.sampleCount;
+  const cellRow = p * cells;
+  const last = Math.ceil(end / CELL);
+  for (let c = Math.floor(first / CELL); c < last; c++) {
+    const around = aroundDb[cellRow + c]!;
+    if (mostDb[cellRow + c]! - around < GO_ON_DB) continue;
+    const to = Math.min(end, (c + 1) * CELL);
+    for (let j = Math.max(first, c * CELL); j < to; j++) {
       // In the mess under the surface an echo counts by what it has over a mark's usual due.
-      const here = over[p * channel.sampleCount + j]! - around - (j < messSample ? IN_MESS_DB : 0);
-      if (here < GO_ON_DB || taken[p * channel.sampleCount + j] === 1) continue;
-      const peak = peakAt(channel, p * channel.sampleCount, j, here);
+      const here = overDb[row + j]! - around - (j < messSample ? IN_MESS_DB : 0);
+      if (here < GO_ON_DB || taken[row + j] === 1) continue;
+      const peak = peakAt(channel, row, j, here);
       if (peak) out.push(peak);
     }
   }
@@ -91,14 +98,7 @@ interface Open extends Track {
  * Follows echoes from ping to ping: each track foretells its next range from its last rate, takes the nearest peak
  * within a pulse length of that, and ends after a few pings without one.
  */
-export function followEchoes(
-  channel: Channel,
-  bed: BedLine,
-  overDb: Float32Array,
-  around: Surroundings,
-  taken: Uint8Array,
-  messM: number,
-): Track[] {
+export function followEchoes(channel: Channel, bed: BedLine, sought: Sought, messM: number): Track[] {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
   const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
   const mess = Math.ceil((messM - channel.firstRangeM) / step);
@@ -112,7 +112,7 @@ export function followEchoes(
       bedRange === bedRange
         ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)
         : n - 1;
-    peaksOf(channel, overDb, around, taken, p, first, mess, Math.min(n - 1, end), peaks);
+    peaksOf(channel, sought, p, first, mess, Math.min(n - 1, end), peaks);
     const used = new Uint8Array(peaks.length);
     // The longest tracks choose first: they foretell best.
     open.sort((x, y) => y.pings.length - x.pings.length);
