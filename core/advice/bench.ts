@@ -1,18 +1,28 @@
 import { seededRandom } from '@/core/maths';
 import type { Settings } from '@/core/picture';
 import { faceOf, type Rig } from '@/core/rig';
-import { firstPass, holdingStill, idlePass, layTrack, passDuration, drift, type Leg } from '@/core/scene';
+import {
+  firstPass,
+  holdingStill,
+  idlePass,
+  layTrack,
+  passDuration,
+  planing,
+  drift,
+  type Leg,
+} from '@/core/scene';
 import type { SoundingRequest } from '@/core/sounder';
-import { waterOf, type Brief } from './brief';
-import { speciesOf } from './species';
+import { engineOf, targetOf, waterOf, type Brief } from './brief';
 
 /** How the boat goes for a presentation: a drift with the engine off, vertical fishing on the spot, the rest under way. */
 const legsOf = (presentation: Brief['presentation'], speedMps: number, durationS: number): Leg[] =>
   speedMps === 0
     ? holdingStill(durationS)
-    : presentation === 'drift'
+    : presentation === 'drift' || presentation === 'deep-drop'
       ? drift(speedMps, durationS)
-      : idlePass(speedMps, durationS);
+      : engineOf({ presentation, speedMps }) === 'planing'
+        ? planing(speedMps, durationS)
+        : idlePass(speedMps, durationS);
 
 /** The pass the bench simulates for a brief: its water, its boat, its settings' beam, ping rate and range. */
 export function benchPass(
@@ -26,7 +36,7 @@ export function benchPass(
     fromM: brief.fromM,
     toM: brief.toM,
     lengthM: brief.lengthM,
-    bladder: speciesOf(brief.speciesId).bladder,
+    bladder: targetOf(brief).bladder,
     speedMps: brief.speedMps,
     water,
   };

@@ -1,12 +1,12 @@
 import * as v from 'valibot';
-import type { Engine, Water } from '@/core/water';
-import { SPECIES, speciesOf } from './species';
+import { BED_MATERIALS, type BedMaterial, type Engine, type Water } from '@/core/water';
+import { OwnSpeciesSchema, SPECIES, speciesOf, type Species } from './species';
 
 const between = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
 
 /** How the boat fishes. */
-export const PRESENTATIONS = ['search', 'vertical', 'drift', 'troll'] as const;
+export const PRESENTATIONS = ['search', 'vertical', 'drift', 'troll', 'deep-drop', 'run'] as const;
 export type Presentation = (typeof PRESENTATIONS)[number];
 
 /** Boat speeds that go with a presentation until the user says otherwise, m/s. */
@@ -15,12 +15,26 @@ export const USUAL_SPEED_MPS: Record<Presentation, number> = {
   vertical: 0,
   drift: 0.4,
   troll: 1,
+  'deep-drop': 0.4,
+  run: 6,
 };
+
+/** How clear the water is. Sound cares little, but silt scatters and hard settings then fill the picture. */
+export const CLARITIES = ['clear', 'stained', 'silty'] as const;
+export type Clarity = (typeof CLARITIES)[number];
+
+/** What lies below, as far as it is known. */
+export const BRIEF_BEDS = ['unknown', ...BED_MATERIALS] as const;
+
+/** Sea water under a fresh layer, practical salinity. */
+const SEA = 35;
 
 /** What the user means to do: the sentence at the top of Plan. */
 export const BriefSchema = v.pipe(
   v.object({
-    speciesId: v.picklist(SPECIES.map((s) => s.id)),
+    speciesId: v.pipe(v.string(), v.maxLength(40)),
+    /** The kind itself where it is one of the user's own. */
+    ownSpecies: v.optional(v.nullable(OwnSpeciesSchema), null),
     lengthM: v.pipe(
       v.tuple([between(0.03, 3), between(0.03, 3)]),
       v.check(([low, high]) => low <= high, 'the smaller length comes first'),
@@ -31,38 +45,70 @@ export const BriefSchema = v.pipe(
     temperatureC: between(0, 35),
     salinity: between(0, 40),
     thermoclineM: v.nullable(between(1, 100)),
+    /** Depth of salt water under a fresh layer, m; null where there is none. */
+    saltUnderM: v.optional(v.nullable(between(0.5, 100)), null),
+    clarity: v.optional(v.picklist(CLARITIES), 'stained'),
+    bed: v.optional(v.picklist(BRIEF_BEDS), 'unknown'),
+    /** Other sounders within earshot. */
+    othersNear: v.optional(v.boolean(), false),
     windMps: between(0, 20),
     presentation: v.picklist(PRESENTATIONS),
-    speedMps: between(0, 5),
+    speedMps: between(0, 15),
     /** A face's id, or null to let the setup choose. */
     faceId: v.nullable(v.pipe(v.string(), v.maxLength(40))),
   }),
   v.check((b) => b.toM >= b.fromM + 1, 'the bed must lie at least 1 m below the shallowest fish'),
+  v.check(
+    (b) => b.ownSpecies?.id === b.speciesId || SPECIES.some((s) => s.id === b.speciesId),
+    'there is no such kind of fish',
+  ),
 );
 export type Brief = v.InferOutput<typeof BriefSchema>;
 
 /** The demo's brief, and the one a new user starts from. */
 export const FIRST_BRIEF: Brief = {
   speciesId: 'perch',
+  ownSpecies: null,
   lengthM: [...speciesOf('perch').lengthM],
   fromM: 6,
   toM: 14,
   temperatureC: 17,
   salinity: 0,
   thermoclineM: 9,
+  saltUnderM: null,
+  clarity: 'stained',
+  bed: 'unknown',
+  othersNear: false,
   windMps: 3,
   presentation: 'search',
   speedMps: USUAL_SPEED_MPS.search,
   faceId: null,
 };
 
+/** The kind a brief is after: the user's own, or one of the library's. */
+export const targetOf = (brief: Brief): Species => brief.ownSpecies ?? speciesOf(brief.speciesId);
+
+/**
+ * The water of a brief. Under a fresh layer the salt counts by its share of the way to the bed, since absorption adds up along
+ * the way and grows about evenly with salinity.
+ */
 export const waterOf = (brief: Brief): Water => ({
   temperatureC: brief.temperatureC,
-  salinity: brief.salinity,
+  salinity: brief.saltUnderM === null ? brief.salinity : SEA * Math.max(0, 1 - brief.saltUnderM / brief.toM),
   thermoclineM: brief.thermoclineM,
   windMps: brief.windMps,
 });
 
+/** The bed a brief is reckoned with: the one told, or the hardest there is, whose late echoes are the most. */
+export const hardestBed = (brief: Brief): BedMaterial => (brief.bed === 'unknown' ? 'rock' : brief.bed);
+
+/** Faster than this a boat planes, m/s. */
+const PLANING_MPS = 4;
+
 /** What the engine does meanwhile: a drifting boat and one on the spot are quiet, the rest are under way. */
 export const engineOf = (brief: Pick<Brief, 'presentation' | 'speedMps'>): Engine =>
-  brief.speedMps === 0 || brief.presentation === 'drift' ? 'off' : 'gear';
+  brief.speedMps === 0 || brief.presentation === 'drift' || brief.presentation === 'deep-drop'
+    ? 'off'
+    : brief.speedMps > PLANING_MPS
+      ? 'planing'
+      : 'gear';

@@ -1,11 +1,15 @@
-export { SPECIES, speciesOf, type Species } from './species';
+export { KEEPS, OwnSpeciesSchema, SPECIES, speciesOf, type Keeps, type Species } from './species';
 export {
+  BRIEF_BEDS,
   BriefSchema,
+  CLARITIES,
   FIRST_BRIEF,
   PRESENTATIONS,
+  targetOf,
   USUAL_SPEED_MPS,
   waterOf,
   type Brief,
+  type Clarity,
   type Presentation,
 } from './brief';
 export {
@@ -17,17 +21,22 @@ export {
   type Prediction,
   type Verdict,
 } from './prediction';
+export { startSetup, type Setup } from './setup';
 export {
   CONTROLS,
-  speckLevel,
-  speckShare,
-  startSetup,
+  isPinnable,
+  PIN_RANGE,
+  PinsSchema,
   type Alternative,
   type Because,
   type Control,
-  type Setup,
+  type Pinnable,
+  type Pins,
   type SetupLine,
-} from './setup';
+} from './setupLine';
+export { speckLevel, speckShare } from './specks';
+export { phasesOf, type Phase } from './phases';
+export { STILL_MPS } from './timeLines';
 export { benchPass } from './bench';
 export {
   blindHeight,
@@ -41,4 +50,13 @@ export {
   type Pointing,
 } from './boat';
 export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from './schools';
-export { effectiveHalfAngle, expectationOf, marginCurve, type Expectation } from './expectation';
+export {
+  echoBudgetAt,
+  effectiveHalfAngle,
+  expectationOf,
+  heldWay,
+  marginCurve,
+  neededDb,
+  type EchoBudget,
+  type Expectation,
+} from './expectation';

@@ -11,8 +11,7 @@ import {
   type Rig,
 } from '@/core/rig';
 import { bedBackscatter, bedLoss, fishTargetStrength, type BedMaterial } from '@/core/water';
-import { engineOf, waterOf, type Brief } from './brief';
-import { speciesOf } from './species';
+import { engineOf, targetOf, waterOf, type Brief } from './brief';
 
 /** Whether a target will show, in a word. */
 export type Verdict = 'clear' | 'just' | 'lost';
@@ -41,11 +40,7 @@ export interface Prediction {
 
 /** Mean target strength of the brief's fish, from the geometric mean of its lengths. */
 export const targetStrengthOf = (brief: Brief, frequencyHz: number): number =>
-  fishTargetStrength(
-    Math.sqrt(brief.lengthM[0] * brief.lengthM[1]),
-    frequencyHz,
-    speciesOf(brief.speciesId).bladder,
-  );
+  fishTargetStrength(Math.sqrt(brief.lengthM[0] * brief.lengthM[1]), frequencyHz, targetOf(brief).bladder);
 
 /** Predicts what a face shows of the brief's target; the sonar equation and the cone's geometry, nothing else. */
 export function predict(brief: Brief, rig: Rig, face: Face): Prediction {

@@ -1,7 +1,10 @@
 import * as v from 'valibot';
 import {
+  BriefSchema,
   FIRST_BRIEF,
   HabitsSchema,
+  phasesOf,
+  PinsSchema,
   SCHOOLS,
   SPECIES,
   startSetup,
@@ -9,12 +12,18 @@ import {
   type Control,
   type Debated,
   type Habits,
+  type Pins,
+  targetOf,
+  waterOf,
 } from '@/core/advice';
 import { SettingsSchema } from '@/core/picture';
-import { GENERIC_RIG } from '@/core/rig';
+import { GENERIC_RIG, transducerOf, type Rig } from '@/core/rig';
 
-const setupOf = (habits: Habits, change: Partial<Brief> = {}) =>
-  startSetup({ ...FIRST_BRIEF, ...change }, GENERIC_RIG, habits);
+/** A rig on which there is something to disagree about: two cones, a sweep and a slice. */
+const RIG: Rig = { ...GENERIC_RIG, faces: [...GENERIC_RIG.faces, ...transducerOf('swept-mid').faces] };
+
+const setupOf = (habits: Habits, change: Partial<Brief> = {}, rig = GENERIC_RIG) =>
+  startSetup({ ...FIRST_BRIEF, ...change }, rig, habits);
 
 const CONTROLS = Object.keys(SCHOOLS) as Debated[];
 
@@ -28,7 +37,7 @@ describe('schools', () => {
       for (const school of SCHOOLS[control]) {
         const habits = { [control]: school } as Habits;
         expect(v.safeParse(HabitsSchema, habits).success).toBe(true);
-        const setup = setupOf(habits);
+        const setup = setupOf(habits, {}, RIG);
         expect(v.safeParse(SettingsSchema, setup.settings).success).toBe(true);
         const line = setup.lines.find((l) => l.control === control)!;
         expect(line.school).toBe(school);
@@ -36,7 +45,7 @@ describe('schools', () => {
           SCHOOLS[control].filter((s) => s !== school).sort(),
         );
         // What is shown beside the kept one is what keeping to it then gives.
-        const first = setupOf({}).lines.find((l) => l.control === control)!;
+        const first = setupOf({}, {}, RIG).lines.find((l) => l.control === control)!;
         const shown = [first, ...first.others].find((o) => o.school === school)!;
         expect(line.value).toBeCloseTo(shown.value, 9);
         expect(line.because.rule).toBe(shown.because.rule);
@@ -82,6 +91,79 @@ describe('schools', () => {
   it('refuse what is no school', () => {
     expect(v.safeParse(HabitsSchema, { range: 'guess' }).success).toBe(false);
     expect(v.safeParse(HabitsSchema, {}).success).toBe(true);
+  });
+});
+
+describe('pins', () => {
+  const pinned = (pins: Pins) => startSetup(FIRST_BRIEF, GENERIC_RIG, {}, pins);
+  const line = (pins: Pins, control: Control) => pinned(pins).lines.find((l) => l.control === control)!;
+
+  it('hold a line, say what the rules would have, and the rest adapts', () => {
+    const free = line({}, 'range');
+    const held = line({ range: 40 }, 'range');
+    expect(held).toMatchObject({
+      value: 40,
+      pinned: true,
+      because: { rule: 'pinned', insteadOf: free.value },
+    });
+    expect(pinned({ range: 40 }).settings.rangeM).toBe(40);
+    // Rows of 100 / 480 m: at 1.5 m/s true shape is 7.2 columns a second, slower than a column a ping.
+    expect(pinned({ range: 100 }).settings.chartSpeed).toBe(7);
+    // Deeper water at the foot is noisier, and the gain comes down for the same specks.
+    expect(line({ range: 40 }, 'gain').value).toBeLessThan(line({}, 'gain').value);
+    expect(line({ gain: 3 }, 'gain').value).toBe(3);
+    expect(pinned({ gain: 3 }).settings.gainDb).toBe(3);
+  });
+
+  it('stand above a school, and are refused when they cannot be', () => {
+    const setup = startSetup(FIRST_BRIEF, GENERIC_RIG, { chartSpeed: 'by-rule' }, { chartSpeed: 7 });
+    expect(setup.settings.chartSpeed).toBe(7);
+    expect(v.safeParse(PinsSchema, { range: -3 }).success).toBe(false);
+    expect(v.safeParse(PinsSchema, { gain: NaN }).success).toBe(false);
+    expect(v.safeParse(PinsSchema, { gain: 3 }).success).toBe(true);
+  });
+});
+
+describe('phases', () => {
+  it('are the run, the search and the way it is fished, each with its own speed', () => {
+    expect(
+      phasesOf({ ...FIRST_BRIEF, presentation: 'drift', speedMps: 0.6 }).map((p) => p.presentation),
+    ).toEqual(['run', 'search', 'drift']);
+    expect(phasesOf({ ...FIRST_BRIEF, presentation: 'drift', speedMps: 0.6 })[2]!.brief.speedMps).toBe(0.6);
+    expect(phasesOf(FIRST_BRIEF)[2]!).toMatchObject({
+      presentation: 'vertical',
+      brief: { speedMps: 0, presentation: 'vertical' },
+    });
+  });
+});
+
+describe('a brief told in full', () => {
+  it('filters in silt, counts salt under fresh by its share, and takes a bed at its word', () => {
+    expect(lineOf({}, 'power', { clarity: 'silty', fromM: 2, toM: 6 }).because.rule).toBe('power-silt');
+    expect(waterOf({ ...FIRST_BRIEF, saltUnderM: 7 }).salinity).toBeCloseTo(17.5, 9);
+    const soft = lineOf({}, 'pingRate', { bed: 'mud' }).because;
+    const hard = lineOf({}, 'pingRate', { bed: 'rock' }).because;
+    expect('limit' in soft && 'limit' in hard && soft.limit >= hard.limit).toBe(true);
+    expect(lineOf({}, 'otherSounders', { othersNear: true }).value).toBe(2);
+  });
+  it('locks the window to the bed for a kind that lies on it', () => {
+    const zoom = lineOf({}, 'zoom', { speciesId: 'burbot' });
+    expect(zoom.because.rule).toBe('zoom-bed-lock');
+    expect(zoom.because.rule === 'zoom-bed-lock' && zoom.because.rowM).toBeCloseTo(3.75 / 480, 9);
+    expect(lineOf({}, 'zoom').because.rule).toBe('zoom-none');
+  });
+  it('takes a kind of the user’s own, and refuses one that is nowhere', () => {
+    const own = {
+      id: 'own-1',
+      label: 'Char',
+      bladder: 'open',
+      lengthM: [0.3, 0.4],
+      keeps: 'midwater',
+    } as const;
+    const brief = { ...FIRST_BRIEF, speciesId: 'own-1', ownSpecies: own };
+    expect(v.safeParse(BriefSchema, brief).success).toBe(true);
+    expect(targetOf(v.parse(BriefSchema, brief)).label).toBe('Char');
+    expect(v.safeParse(BriefSchema, { ...brief, ownSpecies: null }).success).toBe(false);
   });
 });
 

@@ -19,6 +19,12 @@ export const SCHOOLS = {
   power: ['by-depth', 'full', 'filtered'],
   /** True to shape; by the rule of thumb for the speed; drawn out. */
   chartSpeed: ['true-to-shape', 'by-rule', 'drawn-out'],
+  /** Imaging confirms what the cone finds; it shows more, being wider; it shows fewer, and is for cover. */
+  imaging: ['confirms', 'shows-more', 'shows-fewer'],
+  /** A sweep wherever there is one; a single frequency in the shallows. */
+  pulse: ['swept', 'single-in-shallows'],
+  /** By the mark's height; by its strongest colour; by the brightness of the imaging dot; only bait or game fish. */
+  size: ['strength', 'height', 'dot', 'bait-or-game'],
 } as const;
 
 export type Debated = keyof typeof SCHOOLS;
@@ -37,4 +43,7 @@ export const HabitsSchema: v.GenericSchema<unknown, Habits> = v.object({
   tvg: v.optional(v.picklist(SCHOOLS.tvg)),
   power: v.optional(v.picklist(SCHOOLS.power)),
   chartSpeed: v.optional(v.picklist(SCHOOLS.chartSpeed)),
+  imaging: v.optional(v.picklist(SCHOOLS.imaging)),
+  pulse: v.optional(v.picklist(SCHOOLS.pulse)),
+  size: v.optional(v.picklist(SCHOOLS.size)),
 });

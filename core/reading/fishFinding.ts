@@ -36,16 +36,23 @@ function wander({ track }: Fitted): number {
   return Math.sqrt(track.rangeM.reduce((sum, r) => sum + (r - mean) ** 2, 0) / track.rangeM.length);
 }
 
-function shapeOf(f: Fitted, pulseM: number, speed: number, nearest: number, apexS: number): MarkShape {
+/** Rise of a leg from which it is one, in pulse lengths. */
+const RISES = 0.8;
+
+function shapeOf(f: Fitted, channel: Channel, speed: number, nearest: number, apexS: number): MarkShape {
+  const pulseM = channel.resolutionM;
   const { before, after } = legs(f, nearest, apexS);
   const pings = f.track.pings.length;
-  const rises = (x: number): boolean => x > 0.8 * pulseM;
+  const most = Math.max(before, after) / pulseM;
+  const least = Math.min(before, after) / pulseM;
   if (pings <= 2) return 'dot';
   // Under a boat that keeps still nothing is passed: what comes and goes is the fish's own way.
   if (speed < STILL_MPS && pings > LONG_PINGS) return wander(f) > WANDERS * pulseM ? 'thread' : 'line';
-  if (rises(before) && rises(after)) return 'arch';
-  if (rises(before) || rises(after)) return 'half';
-  return pings <= 4 ? 'dash' : 'clip';
+  // A leg is missing when the other rises by a pulse's worth more; two that differ by less are as noise draws them.
+  if (least < RISES && most > RISES && most - least > RISES) return 'half';
+  if (least + most > 2 * RISES) return 'arch';
+  // A slice is so thin fore and aft that what is passed in it has no edge to clip.
+  return pings <= 4 || (channel.beam.shape === 'fan' && speed >= STILL_MPS) ? 'dash' : 'clip';
 }
 
 /** Standard deviation of a fish's strength from not knowing its kind of swim bladder, dB. */
@@ -137,10 +144,12 @@ export function fishFinding(
     f.curve.nearestTimeS > t0 - 0.1 * (t1 - t0) &&
     f.curve.nearestTimeS < t1 + 0.1 * (t1 - t0);
   const lowest = Math.min(...track.rangeM);
-  const rangeM = inside && f.curve ? Math.min(f.curve.nearestRangeM, lowest + pulseM) : lowest;
+  // A curve may smooth the nearest range, not move it: of a mark that hardly rises it knows little.
+  const rangeM =
+    inside && f.curve ? clamp(f.curve.nearestRangeM, lowest - 0.5 * pulseM, lowest + pulseM) : lowest;
   const timeS =
     inside && f.curve ? clamp(f.curve.nearestTimeS, t0, t1) : f.times[track.rangeM.indexOf(lowest)]!;
-  const shape = shapeOf(f, pulseM, speed, rangeM, timeS);
+  const shape = shapeOf(f, channel, speed, rangeM, timeS);
   const { before, after } = legs(f, rangeM, timeS);
 
   const strengths = track.peakSample.map((j, i) => {

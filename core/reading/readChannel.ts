@@ -18,14 +18,29 @@ import { findMissingLeg } from './missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './notFish';
 import { blankOnBed, findOnBed } from './onBed';
 import { fitted, joinPieces } from './pieces';
+import { STILL_MPS } from './stillBoat';
 import { joinSeam, stretchesOf } from './stretches';
 import { findStructure } from './structure';
 import { topMess } from './topMess';
-import { followEchoes } from './tracks';
+import { followEchoes, type Track } from './tracks';
 import { croppedToBed, workingChannel } from './workingChannel';
 
-/** Pings a mark needs: two may be another sounder's, three in step are not. */
-const LEAST_PINGS = 3;
+/** Pings a mark needs, where the beam has room for so many: two may be another sounder's, four in step are not. */
+const USUAL_PINGS = 4;
+/** Pieces of a mark may be shorter by one. */
+const LEAST_PIECE = USUAL_PINGS - 1;
+/** A mark can have no more pings than its beam has room for: then so few do, when its echo stands out this far, dB. */
+const FEWEST_PINGS = 2;
+const FEW_STAND_OUT_DB = 18;
+
+/** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
+function longEnough(track: Track, { beam }: Channel, speedMps: number, pingRate: number): boolean {
+  const pings = track.pings.length;
+  if (pings >= USUAL_PINGS) return true;
+  if (pings < FEWEST_PINGS || speedMps < STILL_MPS) return false;
+  const room = ((2 * track.rangeM[0]! * Math.tan(beam.alongRad / 2)) / speedMps) * pingRate;
+  return pings >= Math.floor(room) && Math.max(...track.overDb) >= FEW_STAND_OUT_DB;
+}
 
 /** What one stretch of pings gives; pings count from its first. */
 interface StretchReading {
@@ -38,7 +53,8 @@ interface StretchReading {
 function readStretch(recording: Recording, measured: Channel): StretchReading {
   const { timeS, speedMps } = recording.navigation;
   const speed = median(Array.from(speedMps));
-  const pingsPerM = recording.pingRate / Math.max(speed, 0.1);
+  const rate = recording.pingRate;
+  const pingsPerM = rate / Math.max(speed, 0.1);
   const fine = workingChannel(measured);
   const bed = trackBed(fine);
   const channel = croppedToBed(fine, bed);
@@ -62,14 +78,16 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
   });
   const sought = { overDb: excess.overDb, cells, aroundDb: surroundingsOf(channel, cells), taken };
   const pieces = followEchoes(channel, bed, sought, messM)
-    .filter((track) => track.pings.length >= LEAST_PINGS)
+    .filter((track) => track.pings.length >= LEAST_PIECE || longEnough(track, channel, speed, rate))
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {
       const name = notFish(piece, channel, speed, recording.pingRate);
       if (name) named.push(name);
       return name === null;
     });
-  const marks = joinPieces(pieces, timeS, speed, channel).filter((f) => f.track.pings.length > LEAST_PINGS);
+  const marks = joinPieces(pieces, timeS, speed, channel).filter((f) =>
+    longEnough(f.track, channel, speed, rate),
+  );
   const bait = clouds
     .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed, messM, pingsPerM))
     .filter((cloud) => cloud.confidence >= LEAST_CONFIDENCE);

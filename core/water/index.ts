@@ -17,6 +17,7 @@ export {
   SINGLE_PING_SPREAD_DB,
   squareOnGain,
   tiltEffect,
+  tiltLoss,
   weightTargetStrength,
   type Bladder,
   type LureKind,

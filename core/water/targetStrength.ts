@@ -55,7 +55,7 @@ const MOST_TILT_LOSS_DB = 12;
 const USUAL_TILT_RAD = (8 * Math.PI) / 180;
 
 /** Loss against a fish seen square from above, dB, 0 or more. */
-function tiltLoss(lengthM: number, wavelengthM: number, tiltRad: number): number {
+export function tiltLoss(lengthM: number, wavelengthM: number, tiltRad: number): number {
   const half = Math.asin(Math.min(0.99, (0.443 * wavelengthM) / (BLADDER_SHARE * lengthM)));
   const lobe = half < LOBE_RAD[0] ? LOBE_RAD[0] : half > LOBE_RAD[1] ? LOBE_RAD[1] : half;
   const loss = 3 * (tiltRad / lobe) ** 2;
