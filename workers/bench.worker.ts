@@ -1,4 +1,4 @@
-import { benchPass } from '@/core/advice';
+import { benchPass, faultMiniature, miniature } from '@/core/advice';
 import { keptMark } from '@/core/logbook';
 import { drawPicture, newDesk, type Settings } from '@/core/picture';
 import { readChannel } from '@/core/reading';
@@ -57,8 +57,17 @@ function passFor(
 function run(id: number, task: Task): { message: FromWorker; transfer: Transferable[] } {
   const begun = performance.now();
   const tell = (stage: Stage): void => post({ type: 'stage', id, stage });
-  const pass = passFor(task.pass, task.settings, tell);
   const workMs = (): number => performance.now() - begun;
+  if (task.kind === 'miniature') {
+    const { brief, rig, settings, fault } = task;
+    const picture =
+      fault === null ? miniature(brief, rig, settings) : faultMiniature(brief, rig, settings, fault);
+    return {
+      message: { type: 'done', id, workMs: workMs(), result: { kind: 'miniature', picture } },
+      transfer: [picture.pixels.buffer, picture.steps.buffer, picture.liveColumn.buffer],
+    };
+  }
+  const pass = passFor(task.pass, task.settings, tell);
   if (task.kind === 'draw') {
     tell('drawing');
     const picture = drawPicture(

@@ -1,3 +1,3 @@
 export { benchWorker } from './bench';
 export { TaskFailed } from './client';
-export type { DrawResult, PassFacts, PassSpec, ReadResult, Stage } from './protocol';
+export type { DrawResult, PassFacts, MiniatureTask, PassSpec, ReadResult, Stage } from './protocol';

@@ -1,4 +1,4 @@
-import type { Brief } from '@/core/advice';
+import type { Brief, MountFault } from '@/core/advice';
 import type { KeptMark } from '@/core/logbook';
 import type { Picture, Settings } from '@/core/picture';
 import type { Reading } from '@/core/reading';
@@ -34,7 +34,17 @@ export interface ReadTask {
   settings: Settings;
 }
 
-export type Task = DrawTask | ReadTask;
+/** A few seconds over still fish: what a setup makes of one, or what a fault of the mount does to it. */
+export interface MiniatureTask {
+  kind: 'miniature';
+  brief: Brief;
+  rig: Rig;
+  settings: Settings;
+  /** Null for the boat as it is. */
+  fault: MountFault | null;
+}
+
+export type Task = DrawTask | ReadTask | MiniatureTask;
 
 export interface DrawResult {
   kind: 'draw';
@@ -54,7 +64,17 @@ export interface ReadResult {
   timeS: Float64Array;
 }
 
-export type ResultOf<T extends Task> = T extends DrawTask ? DrawResult : ReadResult;
+export interface MiniatureResult {
+  kind: 'miniature';
+  picture: Picture;
+}
+
+export type Result = DrawResult | ReadResult | MiniatureResult;
+export type ResultOf<T extends Task> = T extends DrawTask
+  ? DrawResult
+  : T extends ReadTask
+    ? ReadResult
+    : MiniatureResult;
 
 export type Stage = 'sounding' | 'drawing' | 'reading';
 export type FailureCode = 'bad-input' | 'crashed' | 'deadline' | 'superseded' | 'cancelled';
@@ -66,5 +86,5 @@ export interface ToWorker {
 
 export type FromWorker =
   | { type: 'stage'; id: number; stage: Stage }
-  | { type: 'done'; id: number; result: DrawResult | ReadResult; workMs: number }
+  | { type: 'done'; id: number; result: Result; workMs: number }
   | { type: 'failed'; id: number; code: FailureCode; message: string };

@@ -15,7 +15,7 @@ import type { SoundingRequest } from '@/core/sounder';
 import { engineOf, targetOf, waterOf, type Brief } from './brief';
 
 /** How the boat goes for a presentation: a drift with the engine off, vertical fishing on the spot, the rest under way. */
-const legsOf = (presentation: Brief['presentation'], speedMps: number, durationS: number): Leg[] =>
+export const legsOf = (presentation: Brief['presentation'], speedMps: number, durationS: number): Leg[] =>
   speedMps === 0
     ? holdingStill(durationS)
     : presentation === 'drift' || presentation === 'deep-drop'

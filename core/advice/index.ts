@@ -60,3 +60,6 @@ export {
   type EchoBudget,
   type Expectation,
 } from './expectation';
+export { driftOver, lanesOver, type Drift, type Ground, type Lanes } from './coverage';
+export { faultMiniature, miniature, MOUNT_FAULTS, type MountFault } from './miniature';
+export { planFromJson, PlanSchema, planToJson, type Plan } from './planFile';

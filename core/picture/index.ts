@@ -61,3 +61,4 @@ export {
   type SightFor,
   type Viewing,
 } from './eye';
+export { calibrateChart, type ChartCalibration, type ChartTiming } from './chartCalibration';

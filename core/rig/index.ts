@@ -23,7 +23,17 @@ export {
 export { LOW_POWER_DB, RECEIVER_CEILING_DB, ringDown, type PowerMode } from './receiver';
 export { faceAt, facePulse, pistonDiameter, sourceLevel, type Face } from './transducer';
 export { TRANSDUCERS, transducerOf, type Transducer } from './library';
-export { churnLoss, faceOf, GENERIC_RIG, LEVEL_MOUNT, type BoatPlace, type Mount, type Rig } from './rig';
+export {
+  churnLoss,
+  faceOf,
+  GENERIC_RIG,
+  LEVEL_MOUNT,
+  STATIONS,
+  type BoatPlace,
+  type Mount,
+  type Rig,
+  type Station,
+} from './rig';
 export { deadZone, firstBedRange, footprintWidth, waterPerColumn, waterPerRow } from './footprint';
 export {
   detectionRange,
@@ -35,3 +45,4 @@ export {
 } from './echoBudget';
 export { cleanPingRate, foldedRange } from './pingRate';
 export { RigSchema } from './schema';
+export { coneFromWeight, coneOfShare, coneSpan } from './coneAngle';

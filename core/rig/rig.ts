@@ -19,6 +19,10 @@ export interface Mount {
   churn: number;
 }
 
+/** Which of the boat's screens a beam is shown on. */
+export const STATIONS = ['both', 'stern', 'bow'] as const;
+export type Station = (typeof STATIONS)[number];
+
 /** The user's boat and sounder, as far as the physics needs it. */
 export interface Rig {
   name: string;
@@ -32,7 +36,14 @@ export interface Rig {
     antenna: BoatPlace;
     /** Where a lure is let down. */
     rod: BoatPlace;
+    /** Middle of the stern. */
+    stern: BoatPlace;
   };
+  /** Of the hull, m. */
+  lengthM: number;
+  /** Faces whose angle the user does not know, and the screens beams are shown on where it is not both; by face. */
+  unsureCones: readonly string[];
+  feeds: Readonly<Record<string, Station>>;
   /** Fastest the unit pings, 1/s. */
   fastestPingRate: number;
 }
@@ -46,7 +57,10 @@ export const GENERIC_RIG: Rig = {
   screen: { rows: 480, columns: 640 },
   excessNoiseDb: DEFAULT_EXCESS_NOISE_DB,
   mount: LEVEL_MOUNT,
-  positions: { antenna: { x: 0, y: 0 }, rod: { x: 0.6, y: -0.8 } },
+  positions: { antenna: { x: 0, y: 0 }, rod: { x: 0.6, y: -0.8 }, stern: { x: 0.2, y: 0 } },
+  lengthM: 6,
+  unsureCones: [],
+  feeds: {},
   fastestPingRate: 20,
 };
 

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD } from './beam';
-import type { Rig } from './rig';
+import { STATIONS, type Rig } from './rig';
 
 const between = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -8,8 +8,9 @@ const Width = between(NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD);
 
 const Place = v.object({ x: between(-30, 30), y: between(-30, 30) });
 
+const Id = v.pipe(v.string(), v.minLength(1), v.maxLength(40));
 const FaceSchema = v.object({
-  id: v.pipe(v.string(), v.minLength(1), v.maxLength(40)),
+  id: Id,
   label: v.pipe(v.string(), v.maxLength(60)),
   frequencyHz: between(20e3, 1.3e6),
   beam: v.object({ shape: v.picklist(['cone', 'fan']), alongRad: Width, athwartRad: Width }),
@@ -35,6 +36,9 @@ export const RigSchema: v.GenericSchema<unknown, Rig> = v.object({
     looseRad: between(0, 0.3),
     churn: between(0, 1),
   }),
-  positions: v.object({ antenna: Place, rod: Place }),
+  positions: v.object({ antenna: Place, rod: Place, stern: v.optional(Place, () => ({ x: 0.2, y: 0 })) }),
+  lengthM: v.optional(between(2, 40), 6),
+  unsureCones: v.optional(v.pipe(v.array(Id), v.maxLength(8)), () => []),
+  feeds: v.optional(v.record(Id, v.picklist(STATIONS)), () => ({})),
   fastestPingRate: between(1, 60),
 });

@@ -1,0 +1,69 @@
+import {
+  faultMiniature,
+  FIRST_BRIEF,
+  miniature,
+  MOUNT_FAULTS,
+  planFromJson,
+  planToJson,
+  startSetup,
+} from '@/core/advice';
+import { GENERIC_RIG } from '@/core/rig';
+
+const PLAN = {
+  name: 'Crib',
+  brief: FIRST_BRIEF,
+  rig: GENERIC_RIG,
+  habits: { gain: 'auto-offset' },
+  pins: { range: 20 },
+} as const;
+
+describe('a plan as a file', () => {
+  it('comes back as it went', () => {
+    expect(planFromJson(planToJson(PLAN))).toEqual(PLAN);
+  });
+  it('is refused with the place that is wrong', () => {
+    expect(planFromJson('{')).toMatch(/not JSON/);
+    expect(planFromJson('{"kind":"other"}')).toMatch(/kind/);
+    const bad = planToJson({ ...PLAN, brief: { ...FIRST_BRIEF, toM: 4000 } });
+    expect(planFromJson(bad)).toMatch(/plan\.brief\.toM/);
+    expect(planFromJson(' '.repeat(300_000))).toMatch(/too long/);
+  });
+  it('of before there were a bed and a clarity still opens', () => {
+    const old = JSON.parse(planToJson(PLAN)) as { plan: { brief: Record<string, unknown> } };
+    for (const key of ['clarity', 'bed', 'othersNear', 'saltUnderM', 'ownSpecies'])
+      delete old.plan.brief[key];
+    expect(planFromJson(JSON.stringify(old))).toEqual(PLAN);
+  });
+});
+
+describe('a miniature', () => {
+  const { settings } = startSetup(FIRST_BRIEF, GENERIC_RIG);
+  const inked = (steps: Uint8Array, from: number, to: number, rows: number): number => {
+    let count = 0;
+    for (let c = 0; c < steps.length / rows; c++)
+      for (let r = from; r < to; r++) if (steps[c * rows + r]! > 0) count++;
+    return count;
+  };
+  const fishInk = (picture: ReturnType<typeof miniature>): number => {
+    const row = (m: number): number => Math.round((m / settings.rangeM) * picture.rows);
+    return inked(picture.steps, row(9.5), row(11), picture.rows);
+  };
+
+  it('shows the fish where the brief has it, and none in the water above', () => {
+    const picture = miniature(FIRST_BRIEF, GENERIC_RIG, settings);
+    const row = (m: number): number => Math.round((m / settings.rangeM) * picture.rows);
+    expect(picture.columns).toBe(160);
+    // A fish at 10 m against the same height of empty water.
+    expect(fishInk(picture)).toBeGreaterThan(3 * inked(picture.steps, row(6), row(7.5), picture.rows));
+  });
+  it('of a fault differs from a sound mount, and in churned water a fish is lost among noise', () => {
+    const sound = faultMiniature(FIRST_BRIEF, GENERIC_RIG, settings, 'none');
+    for (const fault of MOUNT_FAULTS.filter((f) => f !== 'none'))
+      expect(faultMiniature(FIRST_BRIEF, GENERIC_RIG, settings, fault).steps).not.toEqual(sound.steps);
+    const churned = faultMiniature(FIRST_BRIEF, GENERIC_RIG, settings, 'churned');
+    const row = (m: number): number => Math.round((m / settings.rangeM) * sound.rows);
+    const overWater = (picture: typeof sound): number =>
+      fishInk(picture) / (1 + inked(picture.steps, row(6), row(7.5), picture.rows));
+    expect(overWater(churned)).toBeLessThan(0.5 * overWater(sound));
+  });
+});
