@@ -11,6 +11,9 @@ import {
 import { confidenceWords, findingTitle, rivalWords } from './read/wording';
 import { clock, unitsIn } from './units';
 
+/** A user who has told nothing of their unit. */
+const NOTHING_TOLD = { unit: { profile: {}, chart: null }, columns: 640 };
+
 const metric = unitsIn('metric');
 const feet = unitsIn('feet');
 const setupOf = (change: Partial<Brief> = {}) => startSetup({ ...FIRST_BRIEF, ...change }, GENERIC_RIG);
@@ -27,8 +30,8 @@ describe('the setup in words', () => {
         const setup = setupOf(change);
         for (const line of setup.lines) {
           for (const way of [line, ...line.others.map((o) => ({ control: line.control, ...o }))]) {
-            expect(lineValue(way, units, setup.prediction.face)).toMatch(
-              /off|still|of \d|\d.*[a-z]|kHz|full|filtered|auto/i,
+            expect(lineValue(way, units, setup.prediction.face, NOTHING_TOLD)).toMatch(
+              /off|still|of \d|\d.*[a-z]|kHz|full|filtered|auto|swept|specks|fish|layers|none|locked|by|bait/i,
             );
             const words = becauseWords(way.because, units);
             expect(words).toMatch(/\.$/);
@@ -40,8 +43,8 @@ describe('the setup in words', () => {
   });
   it('speaks the user’s units', () => {
     const range = setupOf().lines[0]!;
-    expect(lineValue(range, metric, setupOf().prediction.face)).toBe('0–17\u00a0m');
-    expect(lineValue(range, feet, setupOf().prediction.face)).toBe('0–56\u00a0ft');
+    expect(lineValue(range, metric, setupOf().prediction.face, NOTHING_TOLD)).toBe('0–17\u00a0m');
+    expect(lineValue(range, feet, setupOf().prediction.face, NOTHING_TOLD)).toBe('0–56\u00a0ft');
   });
   it('says what is lost', () => {
     const lost = setupOf({ speciesId: 'smelt', lengthM: [0.1, 0.12], fromM: 20, toM: 60 });
@@ -67,7 +70,7 @@ it('reads the brief out', () => {
   expect(words.species).toBe('Perch 20–30\u00a0cm');
   expect(words.presentation).toBe('searching at 5.4\u00a0km/h');
   expect(briefWords({ ...FIRST_BRIEF, thermoclineM: null, salinity: 35 }, feet, undefined).water).toBe(
-    'salt water, 63\u00a0°F',
+    'stained salt water, 63\u00a0°F',
   );
 });
 

@@ -1,8 +1,21 @@
 export { appStorage, persist, type KeyValue } from './persist';
 export { dismiss, noticeStore, notify, type Notice } from './notices';
-export { preferenceStore, setTheme, setUnits, unitsOf, type Preferences } from './preferences';
+export { preferenceStore, setBegun, setTheme, setUnits, unitsOf, type Preferences } from './preferences';
 export { boatsStore, deleteBoat, keepBoat, switchBoat } from './boats';
-export { changeBrief, changeFace, changeRig, changeTransducer, keepTo, planStore } from './plan';
+export {
+  addSpecies,
+  aimAt,
+  changeBrief,
+  changeFace,
+  changeRig,
+  changeTransducer,
+  keepTo,
+  openPhase,
+  pinLine,
+  planStore,
+} from './plan';
+export { deletePlan, keepPlan, plansStore, presentPlan, takeUpPlan } from './plans';
+export { forgetScale, tellScale, timeChart, unitStore, type UnitState } from './unit';
 export {
   benchStore,
   cancelBench,

@@ -4,10 +4,17 @@ import {
   BriefSchema,
   FIRST_BRIEF,
   HabitsSchema,
+  OwnSpeciesSchema,
+  PinsSchema,
+  SPECIES,
   type Brief,
   type Debated,
   type Habits,
+  type Pinnable,
+  type Pins,
+  type Presentation,
   type School,
+  type Species,
 } from '@/core/advice';
 import { GENERIC_RIG, RigSchema, type Face, type Rig } from '@/core/rig';
 
@@ -16,17 +23,57 @@ interface PlanState {
   rig: Rig;
   /** The schools the user keeps to where practitioners disagree. */
   habits: Habits;
+  /** Lines of the setup the user holds at a value of their own. */
+  pins: Pins;
+  /** Kinds of fish the user has added. */
+  ownSpecies: readonly Species[];
+  /** Phase of the day whose card is open; null = the brief's own. Not kept. */
+  phase: Presentation | null;
 }
 
 export const planStore = createStore<PlanState>(() => ({
   brief: FIRST_BRIEF,
   rig: GENERIC_RIG,
   habits: {},
+  pins: {},
+  ownSpecies: [],
+  phase: null,
 }));
 
 /** Makes a school the user's habit. */
 export const keepTo = (control: Debated, school: School): void =>
   planStore.setState(({ habits }) => ({ habits: { ...habits, [control]: school } }));
+
+export const openPhase = (phase: Presentation): void => planStore.setState({ phase });
+
+/** Holds a line of the setup at a value, or, with null, lets it go. */
+export const pinLine = (control: Pinnable, value: number | null): void =>
+  planStore.setState(({ pins }) => ({ pins: { ...pins, [control]: value ?? undefined } }));
+
+/** Most kinds of their own a user keeps. */
+const MOST_OWN = 50;
+
+/** Adds a kind of the user's own and makes it the target; returns what is wrong with it, or null. */
+export function addSpecies(species: Omit<Species, 'id'>): string | null {
+  const { ownSpecies } = planStore.getState();
+  if (ownSpecies.length >= MOST_OWN) return `No more than ${MOST_OWN} kinds of your own are kept.`;
+  const label = species.label.trim().toLowerCase();
+  if ([...SPECIES, ...ownSpecies].some((s) => s.label.toLowerCase() === label))
+    return 'There is a kind of that name already.';
+  const last = Math.max(0, ...ownSpecies.map((s) => Number(s.id.slice(4))));
+  const result = v.safeParse(OwnSpeciesSchema, { ...species, id: `own-${last + 1}` });
+  if (!result.success) return result.issues[0].message;
+  planStore.setState({ ownSpecies: [...ownSpecies, result.output] });
+  return aimAt(result.output);
+}
+
+/** Makes a kind the target, with its usual size. */
+export const aimAt = (species: Species): string | null =>
+  changeBrief({
+    speciesId: species.id,
+    ownSpecies: species.id.startsWith('own-') ? { ...species, lengthM: [...species.lengthM] } : null,
+    lengthM: [...species.lengthM],
+  });
 
 /** Changes the brief when the result is a whole brief; returns what is wrong otherwise and changes nothing. */
 export function changeBrief(change: Partial<Brief>): string | null {
@@ -58,16 +105,28 @@ export function changeTransducer(faces: readonly Face[], on: boolean): string | 
 export const changeFace = (id: string, change: Partial<Face>): string | null =>
   changeRig({ faces: planStore.getState().rig.faces.map((f) => (f.id === id ? { ...f, ...change } : f)) });
 
-const PlanSchema = v.object({ brief: BriefSchema, rig: RigSchema, habits: HabitsSchema });
+const PlanStateSchema = v.object({
+  brief: BriefSchema,
+  rig: RigSchema,
+  habits: HabitsSchema,
+  pins: v.optional(PinsSchema, {}),
+  ownSpecies: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(MOST_OWN), v.readonly()), []),
+});
 
 export const PLAN = {
   store: planStore,
   key: 'plan',
   label: 'Your plan',
   version: 2,
-  schema: PlanSchema,
-  pick: ({ brief, rig, habits }: PlanState): PlanState => ({ brief, rig, habits }),
+  schema: PlanStateSchema,
+  pick: ({ brief, rig, habits, pins, ownSpecies }: PlanState): Omit<PlanState, 'phase'> => ({
+    brief,
+    rig,
+    habits,
+    pins,
+    ownSpecies,
+  }),
   // Before there were schools everybody kept to the first.
   migrate: (data: unknown) => (typeof data === 'object' && data !== null ? { ...data, habits: {} } : data),
-  put: (saved: PlanState) => saved,
+  put: (saved: v.InferOutput<typeof PlanStateSchema>) => saved,
 };

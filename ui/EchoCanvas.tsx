@@ -2,6 +2,7 @@ import { createElement, useEffect, useRef, useState, type ReactNode } from 'reac
 import { PixelRatio, StyleSheet, View } from 'react-native';
 import { paletteColours, type PaletteName, type Picture } from '@/core/picture';
 import { pixelFit } from './pixelFit';
+import { paint } from './PixelPicture';
 import { Text } from './Text';
 import { useTones } from './theme';
 
@@ -25,14 +26,6 @@ interface Props {
 
 const SCALE_PX = 52;
 const LIVE_PX = 12;
-
-/** Writes pixels to a canvas of their own size; the browser scales it by whole pixels. */
-function paint(canvas: HTMLCanvasElement, width: number, height: number, pixels: Uint32Array): void {
-  if (canvas.width !== width) canvas.width = width;
-  if (canvas.height !== height) canvas.height = height;
-  const bytes = new Uint8ClampedArray(pixels.buffer as ArrayBuffer, pixels.byteOffset, pixels.byteLength);
-  canvas.getContext('2d')?.putImageData(new ImageData(bytes, width, height), 0, 0);
-}
 
 /** Bars of the newest ping, one a row, longer and in the colour of a stronger echo. */
 function paintLive(canvas: HTMLCanvasElement, picture: Picture, palette: PaletteName): void {

@@ -1,10 +1,15 @@
-/** Hands the user a file to keep. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands the user what is at an address to keep. */
+export function saveUrl(name: string, url: string): void {
   const link = document.createElement('a');
   link.href = url;
   link.download = name;
   link.click();
+}
+
+/** Hands the user a file to keep. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  saveUrl(name, url);
   // The browser has taken the address up by the next turn.
   setTimeout(() => URL.revokeObjectURL(url), 0);
 }

@@ -4,7 +4,7 @@ export { depthScale } from './depthScale';
 export { Dial } from './Dial';
 export { EchoCanvas, type ScaleMark } from './EchoCanvas';
 export { EmptyState } from './EmptyState';
-export { chooseFile, saveFile } from './files';
+export { chooseFile, saveFile, saveUrl } from './files';
 export { InlineButton } from './InlineButton';
 export { PaletteBar } from './PaletteBar';
 export { Sheet } from './Sheet';
@@ -13,3 +13,4 @@ export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, WIDE_PX, typ
 export { NumberField } from './NumberField';
 export { readNumber } from './readNumber';
 export { Tick } from './Tick';
+export { PixelPicture } from './PixelPicture';

@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import { configureFonts, MD3DarkTheme, MD3LightTheme, type MD3Theme } from 'react-native-paper';
 
-/** Colours of one light: what a notebook page, its ink and two pencils are by day and at dusk. */
+/** Colours of one light: what a notebook page, its ink and two pencils are by day, at dusk, and by red light at night. */
 export interface Tones {
   dark: boolean;
   ground: string;
@@ -21,7 +21,9 @@ export interface Tones {
   danger: string;
 }
 
-export const TONES: Record<'day' | 'dusk', Tones> = {
+export type Light = 'day' | 'dusk' | 'night';
+
+export const TONES: Record<Light, Tones> = {
   day: {
     dark: false,
     ground: '#f4eee2',
@@ -49,6 +51,21 @@ export const TONES: Record<'day' | 'dusk', Tones> = {
     onWater: '#06231d',
     waterWash: '#2a3d38',
     danger: '#ffb4ab',
+  },
+  // Red alone leaves eyes that are used to the dark as they are.
+  night: {
+    dark: true,
+    ground: '#0d0202',
+    page: '#170404',
+    ink: '#ff8a78',
+    faint: '#ff7d6b',
+    rule: '#5a1a14',
+    buoy: '#ff9a84',
+    onBuoy: '#1a0302',
+    water: '#ff8a78',
+    onWater: '#1a0302',
+    waterWash: '#3a0f0b',
+    danger: '#ffa08f',
   },
 };
 

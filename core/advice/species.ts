@@ -19,7 +19,7 @@ const metres = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
 
 /** A kind the user has added: the same, from storage or a file. */
-export const OwnSpeciesSchema = v.object({
+export const OwnSpeciesSchema: v.GenericSchema<unknown, Species> = v.object({
   id: v.pipe(v.string(), v.regex(/^own-[0-9]{1,6}$/)),
   label: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(40)),
   bladder: v.picklist(['closed', 'open', 'small'] as const satisfies readonly Bladder[]),

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { speciesOf } from '@/core/advice';
+import { targetOf } from '@/core/advice';
 import type { Entry } from '@/core/logbook';
 import { deleteEntry, planStore, takeToBench } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
@@ -39,7 +39,7 @@ export function EntryRow({ entry, open, onPress }: Props) {
         <View style={styles.more}>
           {entry.note !== '' && <Text>{entry.note}</Text>}
           <Text>
-            {speciesOf(brief.speciesId).label}, {band('depth', brief.fromM, brief.toM, 0)},{' '}
+            {targetOf(brief).label}, {band('depth', brief.fromM, brief.toM, 0)},{' '}
             {PRESENTATION_WORDS[brief.presentation].sentence}
             {brief.speedMps > 0.05 ? ` at ${show('speed', brief.speedMps)}` : ''}.
           </Text>

@@ -1,13 +1,24 @@
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { RadioButton } from 'react-native-paper';
+import { RadioButton, TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { PRESENTATIONS, SPECIES, USUAL_SPEED_MPS, type Brief } from '@/core/advice';
+import {
+  BRIEF_BEDS,
+  CLARITIES,
+  KEEPS,
+  PRESENTATIONS,
+  SPECIES,
+  targetOf,
+  USUAL_SPEED_MPS,
+  type Brief,
+  type Keeps,
+  type Species,
+} from '@/core/advice';
 import { degToRad, measure, radToDeg } from '@/core/units';
-import { changeBrief, changeFace, changeRig, planStore } from '@/stores';
-import { Button, Chips, Dial, Sheet, Text, useTones } from '@/ui';
+import { addSpecies, aimAt, changeBrief, changeFace, changeRig, planStore } from '@/stores';
+import { Button, Chips, Dial, Sheet, Text, Tick, useTones } from '@/ui';
 import { useUnits } from '../units';
-import { PRESENTATION_WORDS, type BriefPiece } from './wording';
+import { BED_WORDS, CLARITY_WORDS, KEEPS_WORDS, PRESENTATION_WORDS, type BriefPiece } from './wording';
 
 const TITLE: Record<BriefPiece, string> = {
   species: 'Fish and size',
@@ -40,13 +51,75 @@ function useSteps() {
   };
 }
 
-function SpeciesChooser() {
+/** A kind the library lacks: its name, its bladder and where it keeps. */
+function OwnKind() {
   const { brief } = useStore(planStore);
-  const { change, problem } = useChange();
+  const tones = useTones();
+  const [open, setOpen] = useState(false);
+  const [label, setLabel] = useState('');
+  const [bladder, setBladder] = useState<Species['bladder']>('closed');
+  const [keeps, setKeeps] = useState<Keeps>('midwater');
+  const [problem, setProblem] = useState<string | null>(null);
+  if (!open)
+    return <Button label="Add a kind of your own" onPress={() => setOpen(true)} testID="add-species" />;
+  return (
+    <View style={[styles.face, { borderTopColor: tones.rule }]}>
+      <TextInput
+        mode="outlined"
+        label="Name of the kind"
+        accessibilityLabel="Name of the kind"
+        value={label}
+        maxLength={40}
+        onChangeText={setLabel}
+        testID="own-species-name"
+      />
+      <Text faint kind="small">
+        The echo is mostly swim bladder; it takes the sizes set above.
+      </Text>
+      <Chips
+        label="Swim bladder"
+        value={bladder}
+        options={[
+          { value: 'closed', label: 'Bladder, closed' },
+          { value: 'open', label: 'Bladder, open' },
+          { value: 'small', label: 'Small or none' },
+        ]}
+        onChange={setBladder}
+      />
+      <Chips
+        label="Where it keeps"
+        value={keeps}
+        options={KEEPS.map((k) => ({ value: k, label: KEEPS_WORDS[k] }))}
+        onChange={setKeeps}
+      />
+      {problem && <Text role="alert">{problem}</Text>}
+      <Button
+        label="Add it"
+        onPress={() => {
+          const wrong =
+            label.trim() === ''
+              ? 'Give it a name.'
+              : addSpecies({ label: label.trim(), bladder, keeps, lengthM: [...brief.lengthM] });
+          setProblem(wrong);
+          if (!wrong) {
+            setLabel('');
+            setOpen(false);
+          }
+        }}
+        testID="own-species-add"
+      />
+    </View>
+  );
+}
+
+function SpeciesChooser() {
+  const { brief, ownSpecies } = useStore(planStore);
+  const { change, problem, setProblem } = useChange();
   const { small } = useSteps();
   const [low, high] = brief.lengthM.map((m) => small.fromSi(m)) as [number, number];
   const length = (x: number): string => `${x.toFixed(0)}\u00a0${small.unit}`;
   const most = Math.round(small.fromSi(1.5));
+  const kinds: readonly Species[] = [...ownSpecies, ...SPECIES];
   return (
     <>
       <Dial
@@ -70,14 +143,18 @@ function SpeciesChooser() {
         onChange={(x) => change({ lengthM: [Math.min(small.toSi(x), brief.lengthM[0]), small.toSi(x)] })}
       />
       {problem && <Text role="alert">{problem}</Text>}
+      <Text faint kind="small" testID="keeps">
+        {targetOf(brief).label} usually keeps {KEEPS_WORDS[targetOf(brief).keeps]}.
+      </Text>
+      <OwnKind />
       <RadioButton.Group
         value={brief.speciesId}
         onValueChange={(id) => {
-          const species = SPECIES.find((s) => s.id === id);
-          if (species) change({ speciesId: species.id, lengthM: [...species.lengthM] });
+          const species = kinds.find((s) => s.id === id);
+          if (species) setProblem(aimAt(species));
         }}
       >
-        {SPECIES.map((s) => (
+        {kinds.map((s) => (
           <RadioButton.Item key={s.id} label={s.label} value={s.id} style={styles.radio} />
         ))}
       </RadioButton.Group>
@@ -134,12 +211,38 @@ function WaterChooser() {
     <>
       <Chips
         label="Fresh or salt"
-        value={brief.salinity < 1 ? 'fresh' : 'salt'}
+        value={brief.saltUnderM !== null ? 'over' : brief.salinity < 1 ? 'fresh' : 'salt'}
         options={[
           { value: 'fresh', label: 'Fresh' },
           { value: 'salt', label: 'Salt' },
+          { value: 'over', label: 'Fresh over salt' },
         ]}
-        onChange={(kind) => change({ salinity: kind === 'salt' ? 35 : 0 })}
+        onChange={(kind) =>
+          change({ salinity: kind === 'salt' ? 35 : 0, saltUnderM: kind === 'over' ? 3 : null })
+        }
+      />
+      {brief.saltUnderM !== null && (
+        <Dial
+          label="Salt from"
+          value={Math.round(depth.fromSi(brief.saltUnderM))}
+          low={1}
+          high={Math.round(depth.fromSi(40))}
+          step={1}
+          show={(x) => `${x.toFixed(0)}\u00a0${depth.unit} down`}
+          onChange={(x) => change({ saltUnderM: Math.max(0.5, depth.toSi(x)) })}
+        />
+      )}
+      <Chips
+        label="Clarity"
+        value={brief.clarity}
+        options={CLARITIES.map((c) => ({ value: c, label: CLARITY_WORDS[c] }))}
+        onChange={(clarity) => change({ clarity })}
+      />
+      <Chips
+        label="Bed"
+        value={brief.bed}
+        options={BRIEF_BEDS.map((b) => ({ value: b, label: BED_WORDS[b] }))}
+        onChange={(bed) => change({ bed })}
       />
       <Dial
         label="Temperature"
@@ -201,10 +304,16 @@ function PresentationChooser() {
         name="boat-speed"
         value={Number(speed.fromSi(brief.speedMps).toFixed(1))}
         low={0}
-        high={Math.round(speed.fromSi(5))}
+        high={Math.round(speed.fromSi(15))}
         step={speed.unit === 'mph' ? 0.1 : 0.2}
         show={(x) => `${x.toFixed(1)}\u00a0${speed.unit}`}
-        onChange={(x) => change({ speedMps: Math.min(5, speed.toSi(x)) })}
+        onChange={(x) => change({ speedMps: Math.min(15, speed.toSi(x)) })}
+      />
+      <Tick
+        label="Other sounders near"
+        hint="boats within earshot, or your own second one"
+        on={brief.othersNear}
+        onPress={() => change({ othersNear: !brief.othersNear })}
       />
       {problem && <Text role="alert">{problem}</Text>}
     </>

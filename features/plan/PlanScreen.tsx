@@ -1,150 +1,30 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
-import { expectationOf, startSetup, type Debated, type Setup, type SetupLine } from '@/core/advice';
-import type { Face } from '@/core/rig';
-import { keepTo, planStore, takeToBench } from '@/stores';
-import { Button, InlineButton, Text, useTones, WIDE_PX } from '@/ui';
+import { openPhase, planStore, preferenceStore, takeToBench } from '@/stores';
+import { Button, Chips, InlineButton, Text, useTones, WIDE_PX } from '@/ui';
 import { useUnits } from '../units';
 import { BriefSheet } from './BriefSheet';
-import { MarginChart } from './MarginChart';
-import {
-  becauseWords,
-  briefWords,
-  CONTROL_WORDS,
-  lineValue,
-  expectationWords,
-  predictionNumbers,
-  predictionWords,
-  SCHOOL_WORDS,
-  type BriefPiece,
-} from './wording';
-
-/** The other schools of a line, each with its own value and reason. */
-function Schools({ line, face }: { line: SetupLine; face: Face }) {
-  const units = useUnits();
-  const tones = useTones();
-  return (
-    <View role="list" aria-label={`Other ways, ${CONTROL_WORDS[line.control]}`} style={styles.schools}>
-      {line.others.map((other) => (
-        <View
-          key={other.school}
-          role="listitem"
-          style={[styles.school, { borderLeftColor: tones.water }]}
-          testID={`school-${line.control}-${other.school}`}
-        >
-          <View style={styles.lineHead}>
-            <Text bold>{SCHOOL_WORDS[other.school]}</Text>
-            <Text kind="figure">{lineValue({ control: line.control, ...other }, units, face)}</Text>
-          </View>
-          <Text faint kind="small">
-            {becauseWords(other.because, units)}
-          </Text>
-          <View style={styles.habit}>
-            <Button
-              tone="quiet"
-              label="Make it my habit"
-              spoken={`${CONTROL_WORDS[line.control]}: make ${SCHOOL_WORDS[other.school]} my habit`}
-              onPress={() => keepTo(line.control as Debated, other.school)}
-            />
-          </View>
-        </View>
-      ))}
-    </View>
-  );
-}
-
-function SetupCard({ setup }: { setup: Setup }) {
-  const units = useUnits();
-  const tones = useTones();
-  const [open, setOpen] = useState<string | null>(null);
-  return (
-    <View role="list" aria-label="Start setup">
-      {setup.lines.map((line) => (
-        <View key={line.control} role="listitem" style={[styles.line, { borderTopColor: tones.rule }]}>
-          <View style={styles.lineHead}>
-            <Text bold>{CONTROL_WORDS[line.control]}</Text>
-            <Text kind="figure" testID={`setup-${line.control}`}>
-              {lineValue(line, units, setup.prediction.face)}
-            </Text>
-          </View>
-          <Text faint kind="small">
-            {becauseWords(line.because, units)}
-          </Text>
-          {line.others.length > 0 && (
-            <Pressable
-              role="button"
-              aria-expanded={open === line.control}
-              aria-label={`${CONTROL_WORDS[line.control]}: ${line.others.length} other ${line.others.length === 1 ? 'way' : 'ways'}`}
-              onPress={() => setOpen(open === line.control ? null : line.control)}
-              style={styles.more}
-              testID={`ways-${line.control}`}
-            >
-              <Text kind="small" style={{ color: tones.water }}>
-                ⇄ {line.others.length} other {line.others.length === 1 ? 'way' : 'ways'}
-              </Text>
-            </Pressable>
-          )}
-          {open === line.control && <Schools line={line} face={setup.prediction.face} />}
-        </View>
-      ))}
-    </View>
-  );
-}
-
-function WhatToExpect({ setup }: { setup: Setup }) {
-  const { brief, rig } = useStore(planStore);
-  const [chartWidth, setChartWidth] = useState(0);
-  const units = useUnits();
-  const tones = useTones();
-  const [numbers, setNumbers] = useState(false);
-  return (
-    <View style={[styles.expect, { borderColor: tones.rule }]}>
-      <Text kind="heading">What to expect</Text>
-      <View testID="expectation" style={styles.words}>
-        {expectationWords(expectationOf(brief, rig, setup.prediction, setup.settings), units).map((words) => (
-          <Text key={words}>{words}</Text>
-        ))}
-      </View>
-      <Text kind="heading">What each beam would show</Text>
-      {[setup.prediction, ...setup.others].map((p) => (
-        <View key={p.face.id}>
-          <Text bold={p === setup.prediction}>{predictionWords(p, units)}</Text>
-          {numbers && (
-            <Text faint kind="small">
-              {predictionNumbers(p)}
-            </Text>
-          )}
-        </View>
-      ))}
-      {numbers && (
-        <View onLayout={({ nativeEvent }) => setChartWidth(nativeEvent.layout.width)}>
-          {chartWidth > 0 && <MarginChart setup={setup} width={chartWidth} />}
-        </View>
-      )}
-      <Pressable
-        role="button"
-        testID="show-numbers"
-        aria-expanded={numbers}
-        onPress={() => setNumbers(!numbers)}
-        style={styles.more}
-      >
-        <Text style={{ color: tones.water }}>{numbers ? 'Hide the numbers' : 'Show the numbers'}</Text>
-      </Pressable>
-    </View>
-  );
-}
+import { Coverage } from './Coverage';
+import { FirstRun } from './FirstRun';
+import { PlansSheet } from './PlansSheet';
+import { SetupCard } from './SetupCard';
+import { usePlan } from './usePlan';
+import { WhatToExpect } from './WhatToExpect';
+import { briefWords, PHASE_WORDS, type BriefPiece } from './wording';
 
 /** The evening before: a brief that reads as a sentence, and the setup it leads to. */
 export function PlanScreen() {
-  const { brief, rig, habits } = useStore(planStore);
+  const { brief, rig } = useStore(planStore);
+  const begun = useStore(preferenceStore, (s) => s.begun);
+  const { phases, phase, setup } = usePlan();
   const units = useUnits();
   const tones = useTones();
   const router = useRouter();
   const { width } = useWindowDimensions();
   const [open, setOpen] = useState<BriefPiece | null>(null);
-  const setup = useMemo(() => startSetup(brief, rig, habits), [brief, rig, habits]);
+  const [plansOpen, setPlansOpen] = useState(false);
   const words = briefWords(
     brief,
     units,
@@ -161,13 +41,14 @@ export function PlanScreen() {
     />
   );
   const take = (): void => {
-    takeToBench({ brief, rig, seed: 1, settings: setup.settings });
+    takeToBench({ brief: phase.brief, rig, seed: 1, settings: setup.settings });
     router.push('/tune');
   };
 
   const sentence = (
     <View style={styles.block}>
       <Text kind="title">Plan</Text>
+      {!begun && <FirstRun />}
       <Text style={styles.sentence}>
         {piece('species', 'Fish')}
         {', '}
@@ -187,12 +68,20 @@ export function PlanScreen() {
   );
   const action = (
     <View style={[styles.action, !wide && { borderTopWidth: 1, borderTopColor: tones.rule }]}>
+      <View style={styles.grow}>
+        <Button tone="main" label="Take it to the bench" onPress={take} testID="take-to-bench" />
+      </View>
+      <Button label="Plans" onPress={() => setPlansOpen(true)} testID="plans" />
+    </View>
+  );
+  const forTheBoat = (
+    <View style={styles.boat}>
+      <Button icon="card-text-outline" label="Deck card" onPress={() => router.push('/deck')} testID="deck" />
       <Button
-        tone="main"
-        icon="arrow-right"
-        label="Take it to the bench"
-        onPress={take}
-        testID="take-to-bench"
+        icon="printer-outline"
+        label="Print or save"
+        onPress={() => router.push('/sheet')}
+        testID="sheet"
       />
     </View>
   );
@@ -202,21 +91,31 @@ export function PlanScreen() {
         <View style={wide && styles.left}>
           {sentence}
           {wide && action}
-          {wide && <WhatToExpect setup={setup} />}
+          {wide && <WhatToExpect brief={phase.brief} setup={setup} />}
+          {wide && <Coverage brief={phase.brief} setup={setup} />}
         </View>
         <View style={wide && styles.right}>
           <Text kind="heading" style={styles.cardTitle}>
             Start setup
           </Text>
-          <Text faint kind="small">
+          <Chips
+            label="Phase of the day"
+            value={phase.presentation}
+            options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
+            onChange={openPhase}
+          />
+          <Text faint kind="small" style={styles.aside}>
             A start, not an answer: it drifts with depth, clarity, bed, speed and the hour.
           </Text>
           <SetupCard setup={setup} />
-          {!wide && <WhatToExpect setup={setup} />}
+          {forTheBoat}
+          {!wide && <WhatToExpect brief={phase.brief} setup={setup} />}
+          {!wide && <Coverage brief={phase.brief} setup={setup} />}
         </View>
       </ScrollView>
       {!wide && action}
       <BriefSheet piece={open} onClose={() => setOpen(null)} />
+      <PlansSheet open={plansOpen} onClose={() => setPlansOpen(false)} />
     </View>
   );
 }
@@ -232,24 +131,13 @@ const styles = StyleSheet.create({
     width: '100%',
     alignSelf: 'center',
   },
-  left: { flex: 5, gap: 20 },
-  right: { flex: 6 },
+  left: { flex: 5, gap: 20, minWidth: 0 },
+  right: { flex: 6, minWidth: 0 },
   block: { gap: 10 },
   sentence: { fontSize: 21, lineHeight: 36 },
-  cardTitle: { marginTop: 4 },
-  line: { borderTopWidth: 1, paddingVertical: 10, gap: 3, marginTop: 6 },
-  lineHead: {
-    flexDirection: 'row',
-    justifyContent: 'space-between',
-    alignItems: 'baseline',
-    gap: 12,
-    flexWrap: 'wrap',
-  },
-  schools: { gap: 12, paddingVertical: 6 },
-  school: { borderLeftWidth: 3, paddingLeft: 12, gap: 2 },
-  words: { gap: 6 },
-  habit: { alignItems: 'flex-start' },
-  expect: { borderTopWidth: 2, paddingTop: 14, gap: 8, marginTop: 12 },
-  more: { minHeight: 48, justifyContent: 'center' },
-  action: { padding: 12 },
+  cardTitle: { marginTop: 4, marginBottom: 8 },
+  aside: { marginTop: 8 },
+  action: { padding: 12, flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  grow: { flexGrow: 1 },
+  boat: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 14 },
 });

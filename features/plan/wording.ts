@@ -1,16 +1,21 @@
 import type {
   Because,
   Brief,
+  Clarity,
   Control,
   Expectation,
+  Keeps,
+  Pinnable,
   Prediction,
   Presentation,
   School,
   SetupLine,
   Verdict,
 } from '@/core/advice';
-import { speciesOf } from '@/core/advice';
+import { targetOf } from '@/core/advice';
+import { calibrateChart, toUnit, UNIT_CONTROLS, type UnitControl } from '@/core/picture';
 import type { Face } from '@/core/rig';
+import type { UnitState } from '@/stores';
 import type { Units } from '../units';
 
 export const PRESENTATION_WORDS: Record<Presentation, { chip: string; sentence: string }> = {
@@ -18,22 +23,59 @@ export const PRESENTATION_WORDS: Record<Presentation, { chip: string; sentence: 
   vertical: { chip: 'Sit and fish straight down', sentence: 'fishing straight down' },
   drift: { chip: 'Drift', sentence: 'drifting' },
   troll: { chip: 'Troll', sentence: 'trolling' },
+  'deep-drop': { chip: 'Deep drop', sentence: 'dropping deep' },
+  run: { chip: 'Run between spots', sentence: 'running' },
+};
+
+/** A phase as a page of the day. */
+export const PHASE_WORDS: Record<Presentation, string> = {
+  search: 'Search',
+  vertical: 'Straight down',
+  drift: 'Drift',
+  troll: 'Troll',
+  'deep-drop': 'Deep drop',
+  run: 'Run',
+};
+
+export const KEEPS_WORDS: Record<Keeps, string> = {
+  bed: 'on the bed',
+  'near-bed': 'a little over the bed',
+  cover: 'in cover',
+  midwater: 'in open water',
+  top: 'near the top',
+};
+
+export const CLARITY_WORDS: Record<Clarity, string> = { clear: 'clear', stained: 'stained', silty: 'silty' };
+
+export const BED_WORDS: Record<Brief['bed'], string> = {
+  unknown: 'bed not known',
+  rock: 'rock',
+  gravel: 'gravel',
+  shell: 'shell',
+  sand: 'sand',
+  silt: 'silt',
+  mud: 'mud',
 };
 
 export const CONTROL_WORDS: Record<Control, string> = {
   range: 'Range',
+  lookNoDeeper: 'Look no deeper',
   beam: 'Frequency',
+  imaging: 'Imaging slice',
   power: 'Power',
+  pulse: 'Pulse',
   gain: 'Gain',
   firstColour: 'First colour',
   colourSpread: 'Colour spread',
   otherSounders: 'Other sounders',
   noiseRejection: 'Noise rejection',
   topWater: 'Top water',
-  tvg: 'Depth gain (TVG)',
+  tvg: 'Gain by depth (TVG)',
   pingRate: 'Ping rate',
   chartSpeed: 'Chart speed',
+  zoom: 'Zoom',
   boatSpeed: 'Boat speed',
+  size: 'Judge size',
 };
 
 export const VERDICT_WORDS: Record<Verdict, string> = { clear: 'clear', just: 'just there', lost: 'lost' };
@@ -47,43 +89,114 @@ const percent = (share: number): string => {
 };
 const perSecond = (x: number): string => `${Number(x.toFixed(1))}\u00a0a second`;
 
-/** Gain and colours are told in dB until the user has said how their own unit counts them. */
+/** What the user has told of their own unit: its scales, and two timings of its chart. */
+export interface OwnUnit {
+  unit: UnitState;
+  columns: number;
+}
+
+/** A control the unit profile knows as well. */
+const unitControl = (control: Control): UnitControl | null =>
+  (UNIT_CONTROLS as readonly string[]).includes(control) ? (control as UnitControl) : null;
+
+/** A value as the user's own unit shows it, in its own word; null until they have told how it counts. */
+export function onOwnUnit(control: Control, value: number, { unit, columns }: OwnUnit): string | null {
+  const known = unitControl(control);
+  const scale = known && unit.profile[known];
+  if (!known || !scale) return null;
+  let shown = toUnit(known, scale, value);
+  if (known === 'chartSpeed' && unit.chart) {
+    const [a, b] = unit.chart;
+    try {
+      const wanted = calibrateChart(columns, scale.lowest, scale.highest, a, b).shownFor(value);
+      const steps = Math.round((wanted - scale.lowest) / scale.step);
+      shown = Math.min(scale.highest, Math.max(scale.lowest, scale.lowest + steps * scale.step));
+    } catch {
+      // Timings taken for another screen: the scale alone is used.
+    }
+  }
+  const number = String(Number(shown.toFixed(4)));
+  // Where a unit's gain begins nobody knows but its user: the number is a place to start the ritual from.
+  return known === 'gain' ? `about ${number}, then to the first specks` : number;
+}
+
+/** The value of a line in words: on the user's own unit where they have told its scale, else in plain measures. */
 export function lineValue(
-  line: Pick<SetupLine, 'control' | 'value' | 'school' | 'because'>,
+  line: Pick<SetupLine, 'control' | 'value' | 'because'>,
   units: Units,
   face: Face,
+  own: OwnUnit,
 ): string {
-  switch (line.control) {
+  const { control, value, because } = line;
+  const asTold = because.rule === 'gain-auto-offset' ? null : onOwnUnit(control, value, own);
+  if (asTold !== null) return asTold;
+  switch (control) {
     case 'range':
-      return line.because.rule === 'range-around-fish'
-        ? units.band('depth', line.because.topM, line.value, 0)
-        : line.because.rule === 'range-auto'
+      return because.rule === 'range-around-fish'
+        ? units.band('depth', because.topM, value, 0)
+        : because.rule === 'range-auto'
           ? 'auto'
-          : `0–${units.show('depth', line.value, 0)}`;
+          : `0–${units.show('depth', value, 0)}`;
+    case 'lookNoDeeper':
+      return units.show('depth', value, 0);
     case 'beam':
-      return line.value === face.frequencyHz ? faceWords(face) : frequencyWords(line.value);
+      return value === face.frequencyHz ? faceWords(face) : frequencyWords(value);
+    case 'imaging':
+      return frequencyWords(value);
     case 'power':
-      return line.value === 0 ? 'full' : 'filtered';
+      return value === 0 ? 'full' : 'filtered';
+    case 'pulse':
+      return because.rule === 'pulse-swept' ? 'swept' : `${units.show('small', value)} long`;
     case 'tvg':
-      return line.value === 0 ? 'off' : `${line.value} log R`;
+      return value === 40 ? 'for fish' : value === 20 ? 'for layers' : 'off';
     case 'gain':
-      if (line.because.rule === 'gain-auto-offset') return 'auto';
-      return `${line.value > 0 ? '+' : ''}${db(line.value)}`;
+      if (because.rule === 'gain-auto-offset') return 'auto';
+      return because.rule === 'pinned' ? `${value > 0 ? '+' : ''}${db(value)}` : 'to the first specks';
+    case 'firstColour':
+      return `up ${db(value)}`;
+    case 'colourSpread':
+      return db(value);
+    case 'otherSounders':
+      return value === 0 ? 'off' : `${value} of 3`;
+    case 'noiseRejection':
+      return value === 0 ? 'off' : `${value} of 8`;
+    case 'topWater':
+      return value === 0 ? 'off' : `${value} of 10`;
+    case 'pingRate':
+      return perSecond(value);
+    case 'chartSpeed':
+      return `${Number(value.toFixed(1))} columns\u00a0a second`;
+    case 'zoom':
+      return because.rule === 'zoom-bed-lock' ? 'locked to the bed' : 'none';
+    case 'boatSpeed':
+      return value < 0.05 ? 'still' : units.show('speed', value);
+    case 'size':
+      return because.rule === 'size-by-height'
+        ? 'by height'
+        : because.rule === 'size-by-dot'
+          ? 'by the dot'
+          : because.rule === 'size-bait-or-game'
+            ? 'bait or game'
+            : 'by strength';
+  }
+}
+
+/** A pinned value of a control, as a number in its own measure. */
+export function pinWords(control: Pinnable, value: number, units: Units): string {
+  switch (control) {
+    case 'range':
+    case 'lookNoDeeper':
+      return units.show('depth', value, 0);
+    case 'gain':
     case 'firstColour':
     case 'colourSpread':
-      return db(line.value);
-    case 'otherSounders':
-      return line.value === 0 ? 'off' : `${line.value} of 3`;
-    case 'noiseRejection':
-      return line.value === 0 ? 'off' : `${line.value} of 8`;
-    case 'topWater':
-      return line.value === 0 ? 'off' : `${line.value} of 10`;
+      return db(value);
     case 'pingRate':
-      return perSecond(line.value);
+      return perSecond(value);
     case 'chartSpeed':
-      return `${Number(line.value.toFixed(1))} columns\u00a0a second`;
-    case 'boatSpeed':
-      return line.value < 0.05 ? 'still' : units.show('speed', line.value);
+      return `${Number(value.toFixed(1))} columns\u00a0a second`;
+    default:
+      return String(value);
   }
 }
 
@@ -94,6 +207,38 @@ const reach = (b: { deepestM: number; marginDb: number }, units: Units): string 
 export function becauseWords(b: Because, units: Units): string {
   const depth = (m: number, decimals?: number): string => units.show('depth', m, decimals);
   switch (b.rule) {
+    case 'pinned':
+      return 'You hold this; the rest is worked out around it. Let go to have the rule’s own again.';
+    case 'imaging-confirms':
+      return `To confirm what the cone finds: a slice ${depth(b.alongM)} thin and ${depth(b.coverM, 0)} wide at the bed; ${reach(b, units)}. What one has and the other lacks is itself evidence.`;
+    case 'imaging-shows-more':
+      return `It covers ${depth(b.coverM, 0)} to the sides against the cone’s ${depth(b.coneCoverM, 0)}, so it may show more fish, as dots; ${reach(b, units)}.`;
+    case 'imaging-for-cover':
+      return `For cover and bed, which it draws crisp at ${depth(b.alongM)} thin; soft things fade as frequency rises, so it shows fewer fish: ${reach(b, units)}. Take fish from the cone.`;
+    case 'pulse-only':
+      return `Two things closer than ${units.height(b.gapM)} over each other are drawn as one.`;
+    case 'pulse-swept':
+      return `A sweep tells two fish apart from ${units.height(b.gapM)}, a single frequency from ${units.height(b.otherGapM)}.`;
+    case 'pulse-single-shallow':
+      return `In the shallows some find one frequency cleaner: it tells two fish apart from ${units.height(b.gapM)}, the sweep from ${units.height(b.otherGapM)}.`;
+    case 'look-no-deeper':
+      return `Past the bed at ${depth(b.bedM, 0)} and short of its second echo at ${depth(b.secondM, 0)}, so that the unit never takes that for the bed.`;
+    case 'zoom-none':
+      return `The whole window: ${units.show('small', b.rowM)} of water a row is fine enough.`;
+    case 'zoom-bed-lock':
+      return `This kind lies on the bed: a window ${depth(b.heightM, 0)} over it shows ${units.show('small', b.rowM)} of water a row instead of ${units.show('small', b.fullRowM)}. What swims higher is not seen.`;
+    case 'power-silt':
+      return `Filtered in silt, where full power lights up the water itself: ${db(b.lostDb)} less echo; ${reach({ deepestM: b.deepestM, marginDb: 0 }, units)}.`;
+    case 'other-sounders-two-steps':
+      return 'Two steps, since there are others in earshot: drops what one or two pings have and their neighbours lack. Fast and small marks may go with it.';
+    case 'size-by-strength':
+      return `By the strongest colour: this kind gives ${db(b.lowDb)} to ${db(b.highDb)}. One pass is off by a factor of ${b.factor.toFixed(1)} in length: where in the beam it passed, and how it lay.`;
+    case 'size-by-height':
+      return `By the mark’s height, as many do: but ${units.height(b.pulseM)} of it is the pulse, whatever the fish, and the body is ${units.height(b.bodyM)} high. It tells more about level than size.`;
+    case 'size-by-dot':
+      return `By the brightness of the imaging dot, held against dots at the same depth: few pings, so it varies much. A fish gets ${b.pings === Infinity ? 'as many pings as you wait for' : `${Math.round(b.pings)} pings in the cone`}, fewer in a slice.`;
+    case 'size-bait-or-game':
+      return `Only bait or game fish: this kind stands ${db(b.apartDb)} over a bait fish of ${units.show('small', b.baitM, 0)}, which one look can tell.`;
     case 'beam-widest-that-shows':
       return `The widest beam that still shows it: covers ${depth(b.coverM, 0)} of bed${b.otherCoverM === null ? '' : ` against ${depth(b.otherCoverM, 0)}`}; ${reach(b, units)}.`;
     case 'beam-narrowest-that-shows':
@@ -195,6 +340,15 @@ export const SCHOOL_WORDS: Record<School, string> = {
   'true-to-shape': 'true to shape',
   'by-rule': 'by rule of thumb',
   'drawn-out': 'drawn out',
+  confirms: 'to confirm the cone',
+  'shows-more': 'it shows more fish',
+  'shows-fewer': 'it shows fewer; for cover',
+  swept: 'swept wherever there is one',
+  'single-in-shallows': 'one frequency in the shallows',
+  strength: 'by the strongest colour',
+  height: 'by the mark’s height',
+  dot: 'by the imaging dot',
+  'bait-or-game': 'only bait or game fish',
 };
 
 /** Parts of the brief as it is read out: plain words and the pieces that can be changed. */
@@ -204,9 +358,9 @@ export function briefWords(brief: Brief, units: Units, face: Face | undefined): 
   const [low, high] = brief.lengthM;
   const layer = brief.thermoclineM === null ? '' : `, layer at ${units.show('depth', brief.thermoclineM, 0)}`;
   return {
-    species: `${speciesOf(brief.speciesId).label} ${units.band('small', low, high, 0)}`,
+    species: `${targetOf(brief).label} ${units.band('small', low, high, 0)}`,
     depth: units.band('depth', brief.fromM, brief.toM, 0),
-    water: `${brief.salinity < 1 ? 'fresh' : 'salt'} water, ${units.show('temperature', brief.temperatureC)}${layer}`,
+    water: `${CLARITY_WORDS[brief.clarity]} ${brief.saltUnderM !== null ? 'fresh over salt' : brief.salinity < 1 ? 'fresh' : 'salt'} water, ${units.show('temperature', brief.temperatureC)}${layer}${brief.bed === 'unknown' ? '' : `, over ${BED_WORDS[brief.bed]}`}`,
     presentation:
       PRESENTATION_WORDS[brief.presentation].sentence +
       (brief.speedMps < 0.05 ? '' : ` at ${units.show('speed', brief.speedMps)}`),
@@ -217,7 +371,16 @@ export function briefWords(brief: Brief, units: Units, face: Face | undefined): 
 /** What the fish will look like, in sentences. */
 export function expectationWords(e: Expectation, units: Units): string[] {
   const at = `A fish at ${units.show('depth', e.depthM, 0)} under your line`;
-  if (e.shape === 'nothing') return [`${at} is not shown: its echo stays under the noise.`];
+  if (e.shape === 'nothing')
+    return [
+      e.marginDb < e.needDb
+        ? `${at} is not shown: its echo stays under the noise.`
+        : `${at} is a speck like any other at this speed: fewer than two pings meet it.`,
+    ];
+  if (e.hidden)
+    return [
+      `${at} is heard, but this gain and first colour leave it out. Give it more gain or a lower first colour.`,
+    ];
   const rise =
     e.riseRows >= 1
       ? `it comes ${units.height(e.riseM)} nearer and goes away again, ${Math.round(e.riseRows)} rows`

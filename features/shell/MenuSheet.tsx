@@ -28,6 +28,7 @@ export function MenuSheet({ open, onClose }: { open: boolean; onClose: () => voi
           { value: 'auto', label: 'As the device' },
           { value: 'day', label: 'Day' },
           { value: 'dusk', label: 'Dusk' },
+          { value: 'night', label: 'Night red' },
         ]}
       />
       {off() && (

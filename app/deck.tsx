@@ -1,0 +1,1 @@
+export { DeckScreen as default } from '@/features/plan/DeckScreen';

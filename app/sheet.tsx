@@ -1,0 +1,1 @@
+export { SheetScreen as default } from '@/features/plan/SheetScreen';
