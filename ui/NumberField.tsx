@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { readNumber } from './readNumber';
+import type { UnitSystem } from '@/core/units';
+import { otherUnit, readNumber } from './readNumber';
 import { Text } from './Text';
 import { useTones } from './theme';
 
@@ -13,6 +14,8 @@ interface Props {
   low: number;
   high: number;
   decimals?: number;
+  /** Given for a length: a value that is the one before in the other unit is asked about once. */
+  length?: UnitSystem;
   /** Takes a good value; returns what else is wrong with it, or null. */
   onChange: (value: number) => string | null | void;
   testID?: string;
@@ -25,14 +28,32 @@ export function NumberField(props: Props) {
   return <Field key={shown} shown={shown} {...props} />;
 }
 
-function Field({ label, shown, unit, low, high, onChange, testID }: Props & { shown: string }) {
+function Field({
+  label,
+  shown,
+  value,
+  unit,
+  low,
+  high,
+  length,
+  onChange,
+  testID,
+}: Props & { shown: string }) {
   const tones = useTones();
   const [text, setText] = useState(shown);
   const [problem, setProblem] = useState<string | null>(null);
+  // A value that was asked about and is entered again is meant.
+  const [asked, setAsked] = useState<number | null>(null);
   const take = (): void => {
     const read = readNumber(text, { low, high, unit });
     if (typeof read === 'string') {
       setProblem(read);
+      return;
+    }
+    const doubt = length && read !== asked ? otherUnit(read, value, length) : null;
+    if (doubt !== null) {
+      setAsked(read);
+      setProblem(doubt);
       return;
     }
     if (text !== shown) setProblem(onChange(read) ?? null);
@@ -46,7 +67,7 @@ function Field({ label, shown, unit, low, high, onChange, testID }: Props & { sh
         accessibilityLabel={`${label}, ${unit}`}
         value={text}
         onChangeText={setText}
-        onBlur={take}
+        onBlur={() => (problem === null ? take() : undefined)}
         onSubmitEditing={take}
         inputMode="decimal"
         maxLength={12}

@@ -11,6 +11,6 @@ export { Sheet } from './Sheet';
 export { Text } from './Text';
 export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, WIDE_PX, type Tones } from './theme';
 export { NumberField } from './NumberField';
-export { readNumber } from './readNumber';
+export { otherUnit, readNumber } from './readNumber';
 export { Tick } from './Tick';
 export { PixelPicture } from './PixelPicture';

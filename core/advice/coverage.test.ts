@@ -32,6 +32,12 @@ describe('lanes', () => {
       expect(spacingM).toBeLessThanOrEqual(swathM * (1 - overlap) + 1e-9);
     }
   });
+  it('with gaps cross a piece of cover with a chance', () => {
+    // Asked 11.55 · 2 = 23.1 m apart over 80 m: 4 lanes, 22.8 m apart; (11.55 + 3) / 22.8 = 0.64.
+    const lanes = lanesOver(wide, { ...GROUND, overlap: -1 });
+    expect(lanes.count).toBe(4);
+    expect(lanes.crossed).toBeCloseTo((11.547 + 3) / ((80 - 11.547) / 3), 3);
+  });
   it('are one over ground narrower than the beam', () => {
     expect(lanesOver(wide, { ...GROUND, widthM: 8 })).toMatchObject({
       count: 1,

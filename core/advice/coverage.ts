@@ -7,7 +7,7 @@ export interface Ground {
   widthM: number;
   /** Depth the beam covers it at, m. */
   depthM: number;
-  /** Share of a beam's width that two lanes have in common, 0…0.9. */
+  /** Share of a beam's width that two lanes have in common, −3…0.9: under 0 there is a gap between them. */
   overlap: number;
   speedMps: number;
   /** Litres an hour at that speed; null when it does not matter. */
@@ -37,14 +37,14 @@ const MOST_LANES = 500;
 /**
  * Lanes side by side over a ground, the outer ones half a beam inside its edges. A piece of cover lies anywhere with the same chance,
  * so it is crossed with (beam + cover) / spacing (Koopman 1980, parallel sweeps with a definite range).
- * @throws RangeError unless lengths, depth and speed are above 0, overlap is 0…0.9, and the lanes are no more than 500
+ * @throws RangeError unless lengths, depth and speed are above 0, overlap is −3…0.9, and the lanes are no more than 500
  */
 export function lanesOver(face: Face, ground: Ground): Lanes {
   const { lengthM, widthM, depthM, overlap, speedMps, fuelLph, coverM } = ground;
   if (!(lengthM > 0 && widthM > 0 && depthM > 0 && speedMps > 0))
     throw new RangeError('lanes: length, width, depth and speed must be above 0');
-  if (!(overlap >= 0 && overlap <= 0.9))
-    throw new RangeError(`lanes: overlap must be 0 to 0.9, got ${overlap}`);
+  if (!(overlap >= -3 && overlap <= 0.9))
+    throw new RangeError(`lanes: overlap must be −3 to 0.9, got ${overlap}`);
   const swathM = footprintWidth(depthM, face.beam.athwartRad);
   const wanted = swathM * (1 - overlap);
   const count = Math.max(1, Math.ceil((widthM - swathM) / wanted - 1e-9) + 1);

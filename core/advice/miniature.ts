@@ -75,8 +75,8 @@ export type MountFault = (typeof MOUNT_FAULTS)[number];
 
 const MOUNTS: Record<MountFault, Partial<Mount>> = {
   none: {},
-  loose: { looseRad: 0.12 },
-  tilted: { alongRad: 0.3 },
+  loose: { looseRad: 0.15 },
+  tilted: { alongRad: 0.2 },
   churned: { churn: 0.75 },
   // Half of the face behind something: half the sound out and half of the echo in.
   obstructed: { athwartRad: 0.35 },

@@ -1,14 +1,18 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import Svg, { Ellipse, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import Svg, { Ellipse, Line, Path, Polygon, Text as SvgText } from 'react-native-svg';
 import { footprintAt, pointingAt } from '@/core/advice';
 import type { BoatPlace, Rig } from '@/core/rig';
 import { FONT, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 
-/** Boat drawn from above: half length and half width, m. */
-const HALF_LENGTH_M = 3;
-const HALF_WIDTH_M = 1.1;
+/** Widest a drawing is, px, and what stands to its sides on a narrow screen. */
+const WIDEST = 340;
+const MARGINS = 32;
+const useDrawingWidth = (): number => Math.min(WIDEST, useWindowDimensions().width - MARGINS);
+
+/** Width of a small boat as a share of its length. */
+const BEAM_SHARE = 0.37;
 
 interface DragPointProps {
   label: string;
@@ -18,10 +22,12 @@ interface DragPointProps {
   perM: number;
   onMove: (place: BoatPlace) => void;
   colour: string;
+  /** Where its name stands, so that names of things at one place keep apart. */
+  side: 'left' | 'right' | 'above';
 }
 
 /** A place on the boat under the finger. Its numbers can be typed as well, so it is no more than a quick way. */
-function DragPoint({ label, place, middle, perM, onMove, colour }: DragPointProps) {
+function DragPoint({ label, place, middle, perM, onMove, colour, side }: DragPointProps) {
   // Where the place was, and where the finger, when it was taken hold of.
   const [held, setHeld] = useState<{ place: BoatPlace; x: number; y: number } | null>(null);
   const round = (x: number): number => Math.round(x * 10) / 10;
@@ -44,14 +50,20 @@ function DragPoint({ label, place, middle, perM, onMove, colour }: DragPointProp
       style={[styles.drag, { left: middle.x - place.y * perM - 24, top: middle.y - place.x * perM - 24 }]}
     >
       <View style={[styles.dot, { backgroundColor: colour }]} />
-      <Text kind="small" style={styles.dragWord}>
+      <Text kind="small" style={[styles.dragWord, WORD_AT[side]]}>
         {label}
       </Text>
     </View>
   );
 }
 
-const TOP = { width: 340, height: 320 };
+const WORD_AT = {
+  left: { right: 40, top: 13, textAlign: 'right' },
+  right: { left: 40, top: 13, textAlign: 'left' },
+  above: { left: -21, top: -8, textAlign: 'center' },
+} as const;
+
+const TOP_HEIGHT = 320;
 
 /** The boat from above: transducer in the middle, antenna and rod where they are. */
 export function TopView({
@@ -59,40 +71,49 @@ export function TopView({
   onMove,
 }: {
   rig: Rig;
-  onMove: (which: 'antenna' | 'rod', place: BoatPlace) => void;
+  onMove: (which: 'antenna' | 'rod' | 'stern', place: BoatPlace) => void;
 }) {
   const tones = useTones();
-  // The transducer hangs at the stern.
-  const middle = { x: TOP.width / 2, y: TOP.height - 70 };
-  const reach = Math.max(2 * HALF_LENGTH_M, rig.positions.antenna.x + 0.6, rig.positions.rod.x + 0.6);
-  const perM = (TOP.height - 100) / reach;
-  const w = HALF_WIDTH_M * perM;
-  const stern = middle.y - 0.2 * perM;
-  const bow = middle.y - 2 * HALF_LENGTH_M * perM;
-  const shoulder = middle.y - 1.3 * HALF_LENGTH_M * perM;
+  const width = useDrawingWidth();
+  const { stern: hull, antenna, rod } = rig.positions;
+  // Everything is measured from the transducer: the hull lies about it.
+  const front = Math.max(hull.x + rig.lengthM, antenna.x, rod.x) + 0.5;
+  const behind = Math.max(-hull.x, 0) + 0.8;
+  const perM = (TOP_HEIGHT - 60) / (front + behind);
+  const middle = { x: width / 2, y: 20 + front * perM };
+  const keel = middle.x - hull.y * perM;
+  const w = ((BEAM_SHARE * rig.lengthM) / 2) * perM;
+  const stern = middle.y - hull.x * perM;
+  const bow = stern - rig.lengthM * perM;
+  const shoulder = stern - 0.62 * rig.lengthM * perM;
   return (
-    <View style={{ width: TOP.width, height: TOP.height }}>
-      <Svg width={TOP.width} height={TOP.height} aria-hidden>
+    <View style={{ width, height: TOP_HEIGHT }}>
+      <Svg width={width} height={TOP_HEIGHT} aria-hidden>
         <Path
-          d={`M ${middle.x - w} ${stern} L ${middle.x - w} ${shoulder} Q ${middle.x - w * 0.8} ${bow + 20} ${middle.x} ${bow} Q ${middle.x + w * 0.8} ${bow + 20} ${middle.x + w} ${shoulder} L ${middle.x + w} ${stern} Z`}
+          d={`M ${keel - w} ${stern} L ${keel - w} ${shoulder} Q ${keel - w * 0.8} ${bow + 20} ${keel} ${bow} Q ${keel + w * 0.8} ${bow + 20} ${keel + w} ${shoulder} L ${keel + w} ${stern} Z`}
           fill={tones.page}
           stroke={tones.ink}
           strokeWidth={2}
         />
-        <Rect x={middle.x - 6} y={middle.y - 6} width={12} height={12} fill={tones.ink} />
-        <SvgText
-          x={middle.x - w - 8}
-          y={middle.y + 5}
-          fontSize={15}
-          fontFamily={FONT.text}
-          textAnchor="end"
-          fill={tones.ink}
-        >
-          transducer
-        </SvgText>
       </Svg>
+      {/* Dragging the transducer moves all else the other way. */}
+      <DragPoint
+        label="Transducer"
+        side="left"
+        place={{ x: 0, y: 0 }}
+        middle={middle}
+        perM={perM}
+        colour={tones.ink}
+        onMove={(p) =>
+          onMove('stern', {
+            x: Math.round(10 * (hull.x - p.x)) / 10,
+            y: Math.round(10 * (hull.y - p.y)) / 10,
+          })
+        }
+      />
       <DragPoint
         label="Antenna"
+        side="above"
         place={rig.positions.antenna}
         middle={middle}
         perM={perM}
@@ -101,6 +122,7 @@ export function TopView({
       />
       <DragPoint
         label="Rod"
+        side="right"
         place={rig.positions.rod}
         middle={middle}
         perM={perM}
@@ -111,22 +133,23 @@ export function TopView({
   );
 }
 
-const SIDE = { width: 340, height: 240 };
+const SIDE_HEIGHT = 240;
 
 /** The boat from the side over a depth, its beams to scale, tilt and all. */
-export function SideView({ rig, depthM }: { rig: Rig; depthM: number }) {
+export function SideView({ rig, depthM, fishM }: { rig: Rig; depthM: number; fishM: number }) {
   const tones = useTones();
   const { show } = useUnits();
+  const width = useDrawingWidth();
   const top = 34;
-  const bed = SIDE.height - 30;
+  const bed = SIDE_HEIGHT - 30;
   const perM = (bed - top) / depthM;
   const { forwardM } = pointingAt(rig.mount, depthM);
-  const half = (SIDE.width / 2 - 20) / perM;
+  const half = (width / 2 - 20) / perM;
   const faces = [...rig.faces].sort((a, b) => b.beam.alongRad - a.beam.alongRad);
-  const middle = SIDE.width / 2;
+  const middle = width / 2;
   return (
-    <Svg width={SIDE.width} height={SIDE.height} aria-hidden>
-      <Line x1={0} x2={SIDE.width} y1={top} y2={top} stroke={tones.rule} strokeWidth={2} />
+    <Svg width={width} height={SIDE_HEIGHT} aria-hidden>
+      <Line x1={0} x2={width} y1={top} y2={top} stroke={tones.rule} strokeWidth={2} />
       {faces.map((face, i) => {
         const { alongM } = footprintAt(face, depthM);
         const from = Math.max(-half, forwardM - alongM / 2);
@@ -147,7 +170,23 @@ export function SideView({ rig, depthM }: { rig: Rig; depthM: number }) {
         stroke={tones.ink}
         strokeWidth={2}
       />
-      <Line x1={0} x2={SIDE.width} y1={bed} y2={bed} stroke={tones.ink} strokeWidth={3} />
+      {fishM < depthM - 0.5 && (
+        <>
+          <Line
+            x1={0}
+            x2={width}
+            y1={top + fishM * perM}
+            y2={top + fishM * perM}
+            stroke={tones.buoy}
+            strokeWidth={1.5}
+            strokeDasharray="6 5"
+          />
+          <SvgText x={6} y={top + fishM * perM - 5} fontSize={15} fontFamily={FONT.text} fill={tones.ink}>
+            {`fish at ${show('depth', fishM, 0)}`}
+          </SvgText>
+        </>
+      )}
+      <Line x1={0} x2={width} y1={bed} y2={bed} stroke={tones.ink} strokeWidth={3} />
       <Ellipse cx={middle + forwardM * perM} cy={bed} rx={4} ry={4} fill={tones.buoy} />
       <SvgText x={6} y={bed + 20} fontSize={15} fontFamily={FONT.text} fill={tones.ink}>
         {`bed at ${show('depth', depthM)}, bow to the right`}
@@ -159,5 +198,5 @@ export function SideView({ rig, depthM }: { rig: Rig; depthM: number }) {
 const styles = StyleSheet.create({
   drag: { position: 'absolute', width: 48, height: 48, alignItems: 'center', justifyContent: 'center' },
   dot: { width: 18, height: 18, borderRadius: 9 },
-  dragWord: { position: 'absolute', top: 34, width: 80, textAlign: 'center' },
+  dragWord: { position: 'absolute', width: 90 },
 });

@@ -1,5 +1,5 @@
 import { bedEchoesHeard, blindHeight, falseBeds, footprintAt, lureInView, pointingAt } from '@/core/advice';
-import { faceBudget, waterPerRow, type Face, type Rig } from '@/core/rig';
+import { coneSpan, faceBudget, waterPerRow, type Face, type Rig } from '@/core/rig';
 import { soundSpeedOf, type Water } from '@/core/water';
 import { degToRad, radToDeg } from '@/core/units';
 import type { Units } from '../units';
@@ -17,35 +17,86 @@ const BED = 'gravel';
 
 const EACH = ['first', 'second', 'third', 'fourth'] as const;
 
+/** A length, or the two it lies between where the cone is not known. */
+const spread = (units: Units, widths: readonly number[]): string => {
+  const [low, high] = [Math.min(...widths), Math.max(...widths)];
+  return high - low < 0.02 * high ? units.height(high) : `${units.height(low)} to ${units.height(high)}`;
+};
+
+/** The face as it is, or, where its cone is not known, at its narrowest and widest. */
+function asItMayBe(rig: Rig, face: Face): readonly Face[] {
+  if (face.beam.shape !== 'cone' || !rig.unsureCones.includes(face.id)) return [face];
+  return coneSpan(face.beam.athwartRad).map((rad) => ({
+    ...face,
+    beam: { ...face.beam, alongRad: rad, athwartRad: rad },
+  }));
+}
+
 /** What one beam does at a depth, in the user's units. */
 export function beamAnswers(rig: Rig, face: Face, depthM: number, water: Water, units: Units): Answer[] {
-  const foot = footprintAt(face, depthM);
-  const lure = lureInView(face, rig.mount, rig.positions.rod);
+  const faces = asItMayBe(rig, face);
+  const feet = faces.map((f) => footprintAt(f, depthM));
+  const foot = feet[0]!;
+  const lures = faces.map((f) => lureInView(f, rig.mount, rig.positions.rod));
   const c = soundSpeedOf(water);
+  const unsure = faces.length > 1;
+  const station = rig.feeds[face.id] ?? 'both';
+  const bowM = rig.positions.stern.x + rig.lengthM;
   return [
+    ...(unsure
+      ? [
+          {
+            question: 'Its cone is not known',
+            answer: `reckoned from ${faces.map((f) => `${Math.round(radToDeg(f.beam.athwartRad))}°`).join(' to ')}; a weight moved aside tells (under Transducers)`,
+          },
+        ]
+      : []),
     {
       question: 'Covers on the bed',
       answer:
         face.beam.shape === 'cone'
-          ? `a circle ${units.height(foot.athwartM)} wide`
+          ? `a circle ${spread(
+              units,
+              feet.map((f) => f.athwartM),
+            )} wide`
           : `a strip ${units.height(foot.alongM)} by ${units.height(foot.athwartM)}`,
     },
-    { question: 'A fish that deep can be', answer: `up to ${units.height(foot.offLineM)} to either side` },
+    {
+      question: 'A fish that deep can be',
+      answer: `up to ${spread(
+        units,
+        feet.map((f) => f.offLineM),
+      )} to either side`,
+    },
     {
       question: 'Your lure comes into view',
-      answer:
-        lure === null
-          ? 'never, dropped there'
-          : lure.fromM === 0
-            ? 'at once'
-            : `from ${units.show('depth', lure.fromM)}${lure.toM === null ? '' : `, and is lost again at ${units.show('depth', lure.toM)}`}`,
+      answer: lures.map((lure) => lureWords(lure, units)).reduce((a, x) => (a === x ? a : `${a}, or ${x}`)),
     },
     {
       question: `Hidden over a slope of ${SLOPE_DEG}°`,
-      answer: `the lowest ${units.height(blindHeight(face, depthM, degToRad(SLOPE_DEG), c))}`,
+      answer: `the lowest ${spread(
+        units,
+        faces.map((f) => blindHeight(f, depthM, degToRad(SLOPE_DEG), c)),
+      )}`,
     },
+    ...(station === 'bow' || station === 'both'
+      ? [
+          {
+            question: 'Read at the bow, this water lies',
+            answer: bowM < 0.3 ? 'under you' : `${units.height(bowM)} behind you`,
+          },
+        ]
+      : []),
   ];
 }
+
+/** From where a lure is seen. */
+const lureWords = (lure: ReturnType<typeof lureInView>, units: Units): string =>
+  lure === null
+    ? 'never, dropped there'
+    : lure.fromM === 0
+      ? 'at once'
+      : `from ${units.show('depth', lure.fromM)}${lure.toM === null ? '' : `, and is lost again at ${units.show('depth', lure.toM)}`}`;
 
 /** What holds for the boat and its screen at a depth. */
 export function boatAnswers(rig: Rig, depthM: number, water: Water, units: Units): Answer[] {

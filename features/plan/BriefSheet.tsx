@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { RadioButton, TextInput } from 'react-native-paper';
+import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import {
   BRIEF_BEDS,
@@ -16,7 +16,7 @@ import {
 } from '@/core/advice';
 import { degToRad, measure, radToDeg } from '@/core/units';
 import { addSpecies, aimAt, changeBrief, changeFace, changeRig, planStore } from '@/stores';
-import { Button, Chips, Dial, Sheet, Text, Tick, useTones } from '@/ui';
+import { Button, Chips, Dial, NumberField, Sheet, Text, Tick, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { BED_WORDS, CLARITY_WORDS, KEEPS_WORDS, PRESENTATION_WORDS, type BriefPiece } from './wording';
 
@@ -30,12 +30,20 @@ const TITLE: Record<BriefPiece, string> = {
 
 /** Choosers of a brief; each says what it will not take and leaves the brief as it was. */
 function useChange(): {
-  change: (c: Partial<Brief>) => void;
+  change: (c: Partial<Brief>) => string | null;
   problem: string | null;
   setProblem: (p: string | null) => void;
 } {
   const [problem, setProblem] = useState<string | null>(null);
-  return { change: (c) => setProblem(changeBrief(c)), problem, setProblem };
+  return {
+    change: (c) => {
+      const wrong = changeBrief(c);
+      setProblem(wrong);
+      return wrong;
+    },
+    problem,
+    setProblem,
+  };
 }
 
 /** Whole steps of a dial in the user's unit, as SI. */
@@ -120,6 +128,8 @@ function SpeciesChooser() {
   const length = (x: number): string => `${x.toFixed(0)}\u00a0${small.unit}`;
   const most = Math.round(small.fromSi(1.5));
   const kinds: readonly Species[] = [...ownSpecies, ...SPECIES];
+  const [sought, setSought] = useState('');
+  const found = kinds.filter((s) => s.label.toLowerCase().includes(sought.trim().toLowerCase()));
   return (
     <>
       <Dial
@@ -147,17 +157,25 @@ function SpeciesChooser() {
         {targetOf(brief).label} usually keeps {KEEPS_WORDS[targetOf(brief).keeps]}.
       </Text>
       <OwnKind />
-      <RadioButton.Group
+      <TextInput
+        mode="outlined"
+        label="Find a kind"
+        accessibilityLabel="Find a kind"
+        value={sought}
+        maxLength={40}
+        onChangeText={setSought}
+        testID="find-species"
+      />
+      {found.length === 0 && <Text faint>No such kind here: add it as your own, above.</Text>}
+      <Chips
+        label="Kind of fish"
         value={brief.speciesId}
-        onValueChange={(id) => {
+        options={found.map((s) => ({ value: s.id, label: s.label }))}
+        onChange={(id) => {
           const species = kinds.find((s) => s.id === id);
           if (species) setProblem(aimAt(species));
         }}
-      >
-        {kinds.map((s) => (
-          <RadioButton.Item key={s.id} label={s.label} value={s.id} style={styles.radio} />
-        ))}
-      </RadioButton.Group>
+      />
     </>
   );
 }
@@ -165,7 +183,7 @@ function SpeciesChooser() {
 function DepthChooser() {
   const { brief } = useStore(planStore);
   const { change, problem } = useChange();
-  const { depth } = useSteps();
+  const { system, depth } = useSteps();
   const show = (x: number): string => `${x.toFixed(0)}\u00a0${depth.unit}`;
   const deepest = Math.round(depth.fromSi(brief.toM > 40 ? 180 : 60));
   const gap = depth.unit === 'ft' ? 4 : 1;
@@ -195,6 +213,28 @@ function DepthChooser() {
           change({ toM: Math.max(2, depth.toSi(x)), fromM: Math.min(brief.fromM, depth.toSi(x - gap)) })
         }
       />
+      <View style={styles.row}>
+        <NumberField
+          label="Or type: fish from"
+          unit={depth.unit}
+          value={depth.fromSi(brief.fromM)}
+          low={1}
+          high={Math.floor(depth.fromSi(299))}
+          length={system}
+          onChange={(x) => change({ fromM: depth.toSi(x) })}
+          testID="typed-from"
+        />
+        <NumberField
+          label="Bed at"
+          unit={depth.unit}
+          value={depth.fromSi(brief.toM)}
+          low={2}
+          high={Math.floor(depth.fromSi(300))}
+          length={system}
+          onChange={(x) => change({ toM: depth.toSi(x) })}
+          testID="typed-to"
+        />
+      </View>
       {problem && <Text role="alert">{problem}</Text>}
       {brief.toM >= depth.toSi(deepest) - 0.5 && deepest < depth.fromSi(100) && (
         <Button label="Deeper water" onPress={() => change({ toM: 60 })} />
@@ -410,6 +450,6 @@ export function BriefSheet({ piece, onClose }: { piece: BriefPiece | null; onClo
 }
 
 const styles = StyleSheet.create({
-  radio: { minHeight: 48, paddingHorizontal: 0 },
   face: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
 });

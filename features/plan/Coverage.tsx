@@ -28,8 +28,8 @@ function Sketch({ lanes, ground }: { lanes: Lanes; ground: Ground }) {
             y={middle + (y - lanes.swathM / 2) * per}
             width={w}
             height={Math.max(1, lanes.swathM * per)}
-            fill={tones.waterWash}
-            opacity={0.8}
+            fill={tones.water}
+            opacity={0.22}
           />
         ))}
         {lanes.acrossM.map((y, k) => (
@@ -139,10 +139,10 @@ export function Coverage({ brief, setup }: { brief: Brief; setup: Setup }) {
           <Dial
             label="Overlap of lanes"
             value={Math.round(100 * ground.overlap)}
-            low={0}
+            low={-200}
             high={90}
             step={5}
-            show={(x) => `${x}\u00a0%`}
+            show={(x) => (x < 0 ? `a gap of ${-x}\u00a0%` : `${x}\u00a0%`)}
             onChange={(x) => setGround({ ...ground, overlap: x / 100 })}
           />
           {far('Cover looked for, across', 'coverM', 1, 30, 1)}

@@ -43,7 +43,7 @@ export function DeckScreen() {
   return (
     <View style={styles.deck}>
       <View style={styles.head}>
-        <Text bold>{PHASE_WORDS[phase.presentation]}</Text>
+        <Text kind="title">{PHASE_WORDS[phase.presentation]}</Text>
         <Text kind="figure">
           {at + 1} of {count}
         </Text>

@@ -17,7 +17,7 @@ const PRINT = `
   [role="banner"], [role="navigation"], .screen-only { display: none !important; }
   html, body, #root, #root * { overflow: visible !important; }
   #root, #root div:not(.paper *) { height: auto !important; min-height: 0 !important; flex: none !important; position: static !important; transform: none !important; }
-  .paper { width: 100% !important; padding: 0 !important; }
+  .paper { width: 100% !important; padding: 0 !important; zoom: 0.72; }
   .paper * { color: #000 !important; }
 }`;
 
@@ -52,7 +52,7 @@ export function SheetScreen() {
     <View style={styles.page}>
       <Text kind="title">{title}</Text>
       <Text>
-        {words.water}. {words.presentation}. {rig.name}.
+        {words.water}, {words.presentation}. {rig.name}.
       </Text>
       {setup.lines.map((line) => (
         <View key={line.control} style={[styles.line, { borderTopColor: TONES.day.rule }]}>

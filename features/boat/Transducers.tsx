@@ -1,0 +1,197 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { coneFromWeight, coneOfShare, TRANSDUCERS, type Face, type Station } from '@/core/rig';
+import { degToRad, measure, radToDeg } from '@/core/units';
+import { changeFace, changeRig, changeTransducer, planStore } from '@/stores';
+import { Button, Chips, NumberField, Text, Tick, useTones } from '@/ui';
+import { useUnits } from '../units';
+
+const STATION_WORDS: readonly { value: Station; label: string }[] = [
+  { value: 'both', label: 'On every screen' },
+  { value: 'stern', label: 'Stern screen' },
+  { value: 'bow', label: 'Bow screen' },
+];
+
+/** Rules of thumb for a footprint, as shares of the depth. */
+const RULES = [
+  { value: '0.25', label: 'a quarter' },
+  { value: '0.3333', label: 'a third' },
+  { value: '0.5', label: 'half' },
+] as const;
+
+/** A cone's angle when the user does not know it: carried wide and narrow, and how to find out. */
+function UnknownCone({ face, onCone }: { face: Face; onCone: (rad: number) => void }) {
+  const { rig } = useStore(planStore);
+  const { system } = useUnits();
+  const depth = measure(system, 'depth');
+  const [depthM, setDepth] = useState(5);
+  const [sideM, setSide] = useState(1);
+  const unsure = rig.unsureCones.includes(face.id);
+  const found = coneFromWeight(sideM, depthM);
+  return (
+    <>
+      <Tick
+        label="I do not know this cone"
+        hint="answers are then given for the widest and the narrowest it may be"
+        on={unsure}
+        onPress={() =>
+          changeRig({
+            unsureCones: unsure
+              ? rig.unsureCones.filter((id) => id !== face.id)
+              : [...rig.unsureCones, face.id],
+          })
+        }
+      />
+      {unsure && (
+        <View style={styles.find}>
+          <Text>
+            To find out: lower a weight straight under the transducer to where it shows well, then move it
+            sideways until it is just lost.
+          </Text>
+          <View style={styles.row}>
+            <NumberField
+              label="Weight at"
+              unit={depth.unit}
+              value={depth.fromSi(depthM)}
+              low={1}
+              high={Math.round(depth.fromSi(30))}
+              length={system}
+              onChange={(x) => setDepth(depth.toSi(x))}
+              testID={`cone-depth-${face.id}`}
+            />
+            <NumberField
+              label="Lost to the side at"
+              unit={depth.unit}
+              value={depth.fromSi(sideM)}
+              low={0.1}
+              high={Math.round(depth.fromSi(30))}
+              length={system}
+              onChange={(x) => setSide(depth.toSi(x))}
+              testID={`cone-side-${face.id}`}
+            />
+          </View>
+          <Button
+            label={`Use ${radToDeg(found).toFixed(0)}°`}
+            onPress={() => {
+              onCone(found);
+              changeRig({ unsureCones: rig.unsureCones.filter((id) => id !== face.id) });
+            }}
+            testID={`cone-found-${face.id}`}
+          />
+          <Text>Or go by a rule: the footprint is this share of the depth.</Text>
+          <Chips
+            label="Footprint as a share of the depth"
+            options={RULES}
+            value={
+              RULES.find((r) => Math.abs(coneOfShare(Number(r.value)) - face.beam.athwartRad) < 0.01)
+                ?.value ?? ('' as (typeof RULES)[number]['value'])
+            }
+            onChange={(share) => onCone(coneOfShare(Number(share)))}
+          />
+        </View>
+      )}
+    </>
+  );
+}
+
+function FaceNumbers({ face }: { face: Face }) {
+  const { rig } = useStore(planStore);
+  const tones = useTones();
+  const [problem, setProblem] = useState<string | null>(null);
+  const cone = face.beam.shape === 'cone';
+  const setAngle = (rad: number): string | null =>
+    changeFace(face.id, {
+      beam: { ...face.beam, athwartRad: rad, alongRad: cone ? rad : face.beam.alongRad },
+    });
+  return (
+    <View style={[styles.face, { borderTopColor: tones.rule }]}>
+      <Text bold>{face.label}</Text>
+      <View style={styles.row}>
+        <NumberField
+          label={cone ? 'Cone' : 'Side to side'}
+          unit="°"
+          value={radToDeg(face.beam.athwartRad)}
+          low={5}
+          high={120}
+          onChange={(x) => setAngle(degToRad(x))}
+          testID={`angle-${face.id}`}
+        />
+        <NumberField
+          label="Frequency"
+          unit="kHz"
+          value={face.frequencyHz / 1000}
+          low={20}
+          high={1300}
+          decimals={0}
+          onChange={(x) => changeFace(face.id, { frequencyHz: 1000 * x })}
+          testID={`frequency-${face.id}`}
+        />
+        <NumberField
+          label="Power"
+          unit="W"
+          value={face.powerW}
+          low={1}
+          high={5000}
+          decimals={0}
+          onChange={(x) => changeFace(face.id, { powerW: x })}
+          testID={`power-${face.id}`}
+        />
+        <NumberField
+          label="Pulse"
+          unit="µs"
+          value={1e6 * face.pulseS}
+          low={10}
+          high={5000}
+          decimals={0}
+          onChange={(x) => changeFace(face.id, { pulseS: x / 1e6 })}
+        />
+      </View>
+      {cone && <UnknownCone face={face} onCone={(rad) => setProblem(setAngle(rad))} />}
+      {problem && <Text role="alert">{problem}</Text>}
+      <Chips
+        label={`${face.label} is shown on`}
+        options={STATION_WORDS}
+        value={rig.feeds[face.id] ?? 'both'}
+        onChange={(station) => changeRig({ feeds: { ...rig.feeds, [face.id]: station } })}
+      />
+    </View>
+  );
+}
+
+/** What hangs under the boat, picked by kind, its numbers typed. */
+export function Transducers() {
+  const { rig } = useStore(planStore);
+  const [problem, setProblem] = useState<string | null>(null);
+  return (
+    <View style={styles.block}>
+      <Text kind="heading">Transducers</Text>
+      <Text faint kind="small">
+        Kinds, not makes: take the nearest and type its own numbers.
+      </Text>
+      {TRANSDUCERS.map((t) => {
+        const on = t.faces.some((f) => rig.faces.some((own) => own.id === f.id));
+        return (
+          <Tick
+            key={t.id}
+            label={t.label}
+            hint={t.use}
+            on={on}
+            onPress={() => setProblem(changeTransducer(t.faces, !on))}
+          />
+        );
+      })}
+      {problem && <Text role="alert">{problem}</Text>}
+      {rig.faces.map((face) => (
+        <FaceNumbers key={face.id} face={face} />
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  block: { gap: 10, paddingBottom: 28 },
+  row: { flexDirection: 'row', gap: 10, flexWrap: 'wrap', alignItems: 'center' },
+  face: { borderTopWidth: 1, paddingTop: 10, gap: 8 },
+  find: { gap: 8, paddingLeft: 38 },
+});
