@@ -82,7 +82,7 @@ test('the rod is moved by dragging as by typing, and a boat’s noise counts in 
 
 test('an unknown cone is carried wide and narrow, found with a weight, and faults are drawn', async ({
   page,
-}) => {
+}, info) => {
   test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
   await open(page, '/boat?demo');
   const narrow = page.getByTestId('answers-cone-200');

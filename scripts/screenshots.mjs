@@ -13,6 +13,17 @@ await withApp(async (browser, base) => {
     await page.goto(`${base}/plan?demo`);
     await page.getByTestId('setup-range').waitFor();
     await page.screenshot({ path: `${OUT}/plan-${size}.png` });
+    if (size === 'phone') {
+      await page.goto(`${base}/deck?demo`);
+      await page.getByTestId('deck-next').click();
+      await page.getByTestId('deck-next').click();
+      await page.screenshot({ path: `${OUT}/deck-${size}.png` });
+    } else {
+      await page.goto(`${base}/sheet?demo`);
+      await page.getByTestId('paper').waitFor();
+      await page.screenshot({ path: `${OUT}/sheet-${size}.png` });
+    }
+    await page.goto(`${base}/plan?demo`);
     await page.getByTestId('take-to-bench').click();
     await page.getByTestId('echo-picture').waitFor();
     await page.waitForTimeout(1500);

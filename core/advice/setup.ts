@@ -1,6 +1,6 @@
 import { PLAIN_SETTINGS, type Settings } from '@/core/picture';
 import type { Rig } from '@/core/rig';
-import { fishTargetStrength, PASS_SPREAD_DB } from '@/core/water';
+import { fishTargetStrength, lengthFactorOf, PASS_SPREAD_DB } from '@/core/water';
 import { beamFor } from './beamLines';
 import { targetOf, type Brief } from './brief';
 import { coloursFor } from './colourLines';
@@ -22,6 +22,8 @@ export interface Setup {
 /** A fish's height as a share of its length, and a bait fish to tell game fish from, m. */
 const BODY_HEIGHT = 0.2;
 const BAIT_M = 0.1;
+/** A fish at the edge of the nominal cone loses this much out and back, dB. */
+const EDGE_DB = 6;
 
 /** How to judge size from a mark, by each school. */
 function sizeLine(brief: Brief, p: Prediction, pings: number, habits: Habits, pins: Pins): SetupLine {
@@ -35,8 +37,7 @@ function sizeLine(brief: Brief, p: Prediction, pings: number, habits: Habits, pi
         rule: 'size-by-strength',
         lowDb: strength(low),
         highDb: strength(high),
-        // Strength goes as twenty times the logarithm of length.
-        factor: Math.pow(10, PASS_SPREAD_DB / 20),
+        factor: lengthFactorOf(Math.hypot(EDGE_DB, PASS_SPREAD_DB)),
       },
     },
     height: { value: pulseM, because: { rule: 'size-by-height', pulseM, bodyM: BODY_HEIGHT * high } },
