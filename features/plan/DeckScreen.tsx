@@ -51,6 +51,7 @@ export function DeckScreen() {
       <View
         style={styles.card}
         onStartShouldSetResponder={() => true}
+        onResponderTerminationRequest={() => false}
         onResponderGrant={({ nativeEvent }) => setFrom(nativeEvent.pageX)}
         onResponderRelease={({ nativeEvent }) => {
           const moved = from === null ? 0 : nativeEvent.pageX - from;
@@ -109,7 +110,8 @@ export function DeckScreen() {
 const styles = StyleSheet.create({
   deck: { flex: 1, padding: 16, gap: 10, maxWidth: 900, width: '100%', alignSelf: 'center' },
   head: { flexDirection: 'row', justifyContent: 'space-between' },
-  card: { flex: 1, justifyContent: 'center', minHeight: 160 },
+  // A swipe over words is no selection of them.
+  card: { flex: 1, justifyContent: 'center', minHeight: 160, userSelect: 'none' },
   words: { gap: 12 },
   name: { fontSize: 30, lineHeight: 38 },
   value: { fontSize: 46, lineHeight: 56 },

@@ -47,7 +47,7 @@ export function TuneScreen() {
     <View style={wide ? styles.pictureWide : styles.picture}>
       <View style={styles.head}>
         <View style={styles.title}>
-          <Text bold numberOfLines={1}>
+          <Text bold numberOfLines={1} {...(wide ? {} : { role: 'heading', 'aria-level': 1 })}>
             {facts?.title ?? 'The bench'}
           </Text>
           <Text faint kind="small" numberOfLines={1}>
