@@ -48,6 +48,8 @@ export interface OnBedOutline {
 
 /** The bed is taken to run level under what is narrower than this and the beam's footprint together, m. */
 const UNDER_WAY_M = 7;
+/** A median over so much way changes little from ping to ping: it is taken anew after so many. */
+const MEDIAN_EVERY = 3;
 
 /**
  * The bed line as it runs under what stands on it, by ping, m: the median over some way, since a strong thing on the bed is
@@ -61,13 +63,17 @@ function groundLine(channel: Channel, { rangeM }: BedLine, pingsPerM: number): F
   const half = Math.max(8, Math.round((widthM / 2) * pingsPerM));
   const stride = Math.max(1, Math.floor(half / 24));
   const values = new Float32Array(2 * Math.ceil(half / stride) + 3);
+  let middleM = 0;
   for (let p = 0; p < pings; p++) {
-    let count = 0;
-    // As far to either side: so a slope leaves the median where it is.
-    const reach = Math.min(half, p, pings - 1 - p);
-    for (let q = p - reach; q <= p + reach; q += stride)
-      if (rangeM[q]! === rangeM[q]!) values[count++] = rangeM[q]!;
-    ground[p] = Math.max(medianInPlace(values, count), rangeM[p]! === rangeM[p]! ? rangeM[p]! : 0);
+    if (p % MEDIAN_EVERY === 0) {
+      let count = 0;
+      // As far to either side: so a slope leaves the median where it is.
+      const reach = Math.min(half, p, pings - 1 - p);
+      for (let q = p - reach; q <= p + reach; q += stride)
+        if (rangeM[q]! === rangeM[q]!) values[count++] = rangeM[q]!;
+      middleM = medianInPlace(values, count);
+    }
+    ground[p] = Math.max(middleM, rangeM[p]! === rangeM[p]! ? rangeM[p]! : 0);
   }
   return ground;
 }

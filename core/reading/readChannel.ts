@@ -34,10 +34,17 @@ const FEWEST_PINGS = 2;
 const FEW_STAND_OUT_DB = 18;
 
 /** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
-function longEnough(track: Track, { beam }: Channel, speedMps: number, pingRate: number): boolean {
+function longEnough(
+  track: Track,
+  { beam }: Channel,
+  speedMps: number,
+  pingRate: number,
+  messM: number,
+): boolean {
   const pings = track.pings.length;
   if (pings >= USUAL_PINGS) return true;
-  if (pings < FEWEST_PINGS || speedMps < STILL_MPS) return false;
+  // Bubbles under the surface are full of pairs.
+  if (pings < FEWEST_PINGS || speedMps < STILL_MPS || track.rangeM[0]! < messM) return false;
   const room = ((2 * track.rangeM[0]! * Math.tan(beam.alongRad / 2)) / speedMps) * pingRate;
   return pings >= Math.floor(room) && Math.max(...track.overDb) >= FEW_STAND_OUT_DB;
 }
@@ -78,7 +85,7 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
   });
   const sought = { overDb: excess.overDb, cells, aroundDb: surroundingsOf(channel, cells), taken };
   const pieces = followEchoes(channel, bed, sought, messM)
-    .filter((track) => track.pings.length >= LEAST_PIECE || longEnough(track, channel, speed, rate))
+    .filter((track) => track.pings.length >= LEAST_PIECE || longEnough(track, channel, speed, rate, messM))
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {
       const name = notFish(piece, channel, speed, recording.pingRate);
@@ -86,7 +93,7 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
       return name === null;
     });
   const marks = joinPieces(pieces, timeS, speed, channel).filter((f) =>
-    longEnough(f.track, channel, speed, rate),
+    longEnough(f.track, channel, speed, rate, messM),
   );
   const bait = clouds
     .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed, messM, pingsPerM))
