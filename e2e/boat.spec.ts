@@ -21,6 +21,18 @@ test('the boat’s numbers are answered at once, and the plan counts with them',
   await expect(page.getByTestId('shim')).toHaveText('Turn the bracket 5.0° down at the front.');
   await expect(page.getByText('1.7 m ahead')).toBeVisible();
 
+  // On the trailer: a level face under a deck 4° bow up there and 1° afloat looks 3° astern.
+  await page.getByRole('radio', { name: 'On the trailer' }).click();
+  for (const [id, value] of [
+    ['deck-afloat-along', '1'],
+    ['deck-trailer-along', '4'],
+  ] as const) {
+    await page.getByTestId(id).fill(value);
+    await page.getByTestId(id).press('Enter');
+  }
+  await expect(page.getByTestId('carried')).toContainText('3.0° astern');
+  await page.getByRole('radio', { name: 'The transducer, afloat' }).click();
+
   // What cannot be is said at the field, with what can, and not taken.
   await page.getByTestId('angle-cone-200').fill('200');
   await page.getByTestId('angle-cone-200').press('Enter');

@@ -1,4 +1,5 @@
 /** Prints how fast the core simulates and draws on this machine; `npm run bench` runs it before the browser's part. */
+import { FIRST_BRIEF, miniature, startSetup } from '@/core/advice';
 import { drawPicture, newDesk, paletteTable, PLAIN_SETTINGS, type Settings } from '@/core/picture';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
 import { layTrack, makeScene, recipeOf, thinned, timeOf, type Track } from '@/core/scene';
@@ -150,3 +151,9 @@ console.log(
     `with a new column drawn for each ${((100 * (second + 30 * column)) / 1000).toFixed(1)} %; ` +
     `with both pictures drawn anew instead ${((100 * (second + 30 * dial.ms)) / 1000).toFixed(0)} %`,
 );
+
+// What Plan works out as a brief changes, and its miniature.
+const advice = timed(() => startSetup(FIRST_BRIEF, GENERIC_RIG));
+const { settings: planned } = startSetup(FIRST_BRIEF, GENERIC_RIG);
+const little = timed(() => miniature(FIRST_BRIEF, GENERIC_RIG, planned));
+console.log(`a start setup ${advice.toFixed(1)} ms, its miniature ${little.toFixed(0)} ms`);

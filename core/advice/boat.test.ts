@@ -3,6 +3,7 @@ import {
   excessNoiseFromWeight,
   falseBeds,
   footprintAt,
+  leanAfloat,
   lureInView,
   pointingAt,
 } from '@/core/advice';
@@ -94,4 +95,16 @@ describe('the noise check', () => {
       RangeError,
     );
   });
+});
+
+it('carries a lean from the trailer to the water', () => {
+  // Deck 4° bow up on the trailer and 1° afloat; a face that is level there looks 3° astern afloat.
+  const deg = Math.PI / 180;
+  const lean = leanAfloat(
+    { alongRad: deg, athwartRad: 0 },
+    { alongRad: 4 * deg, athwartRad: 2 * deg },
+    { alongRad: 0, athwartRad: 2 * deg },
+  );
+  expect(lean.alongRad / deg).toBeCloseTo(-3, 9);
+  expect(lean.athwartRad / deg).toBeCloseTo(0, 9);
 });

@@ -51,6 +51,21 @@ export function pointingAt(mount: Mount, depthM: number): Pointing {
   };
 }
 
+/** Lean of a flat thing, rad: forward by bow-up, to port by starboard-down, as a mount's. */
+export interface Lean {
+  alongRad: number;
+  athwartRad: number;
+}
+
+/**
+ * How a transducer will look afloat from what a level says on the trailer: its lean against the deck there, carried over to the
+ * deck's own lean afloat. Small angles add.
+ */
+export const leanAfloat = (deckAfloat: Lean, deckOnTrailer: Lean, faceOnTrailer: Lean): Lean => ({
+  alongRad: faceOnTrailer.alongRad - deckOnTrailer.alongRad + deckAfloat.alongRad,
+  athwartRad: faceOnTrailer.athwartRad - deckOnTrailer.athwartRad + deckAfloat.athwartRad,
+});
+
 /** Deepest a lure is followed, m, and how finely. */
 const DEEPEST_M = 200;
 const STEP_M = 0.05;

@@ -43,10 +43,12 @@ export {
   excessNoiseFromWeight,
   falseBeds,
   footprintAt,
+  leanAfloat,
   lureInView,
   pointingAt,
   type FalseBed,
   type Footprint,
+  type Lean,
   type Pointing,
 } from './boat';
 export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from './schools';

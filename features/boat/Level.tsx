@@ -1,89 +1,178 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
+import { leanAfloat, type Lean } from '@/core/advice';
 import { degToRad, radToDeg } from '@/core/units';
 import { changeRig, planStore } from '@/stores';
-import { Button, NumberField, Text } from '@/ui';
+import { Button, Chips, NumberField, Text } from '@/ui';
 import { shimWords } from './answers';
 import { hasTiltSensor, useTilt } from './useTilt';
 
-/** Fore-and-aft and athwart tilt, measured or typed, and the shim it asks for. */
-export function Level() {
-  const { rig } = useStore(planStore);
+/** Most a thing is believed to lean, degrees. */
+const MOST_DEG = 30;
+
+const LEVEL: Lean = { alongRad: 0, athwartRad: 0 };
+
+/** A lean in words. */
+function leanWords({ alongRad, athwartRad }: Lean): string {
+  const part = (rad: number, plus: string, minus: string): string =>
+    `${Math.abs(radToDeg(rad)).toFixed(1)}° ${rad >= 0 ? plus : minus}`;
+  return `${part(alongRad, 'ahead', 'astern')} and ${part(athwartRad, 'to port', 'to starboard')}`;
+}
+
+/** A lean, typed or taken from the sensor. */
+function LeanFields({
+  label,
+  name,
+  lean,
+  onChange,
+  reading,
+}: {
+  label: string;
+  name: string;
+  lean: Lean;
+  onChange: (lean: Lean) => string | null | void;
+  /** What the sensor says now, null when it is not asked. */
+  reading: Lean | null;
+}) {
+  const field = (key: keyof Lean, words: string, part: string) => (
+    <NumberField
+      label={words}
+      unit="°"
+      value={radToDeg(lean[key])}
+      low={-MOST_DEG}
+      high={MOST_DEG}
+      onChange={(x) => onChange({ ...lean, [key]: degToRad(x) })}
+      testID={`${name}-${part}`}
+    />
+  );
+  return (
+    <View style={styles.lean}>
+      <Text bold>{label}</Text>
+      <View style={styles.row}>
+        {field('alongRad', 'Looks ahead by', 'along')}
+        {field('athwartRad', 'Looks to port by', 'athwart')}
+        {reading && (
+          <Button
+            label="Take the reading"
+            spoken={`${label}: take the reading`}
+            onPress={() => onChange(reading)}
+          />
+        )}
+      </View>
+    </View>
+  );
+}
+
+/** The device's own tilt sensor, with a level of the user's to count from. */
+function Sensor({ onReading }: { onReading: (reading: Lean | null) => void }) {
   const [measuring, setMeasuring] = useState(false);
-  const [zero, setZero] = useState<{ alongDeg: number; athwartDeg: number } | null>(null);
+  const [zero, setZero] = useState<Lean>(LEVEL);
   const tilt = useTilt(measuring);
-  const { mount } = rig;
-  const set = (alongDeg: number, athwartDeg: number): string | null =>
-    changeRig({ mount: { ...mount, alongRad: degToRad(alongDeg), athwartRad: degToRad(athwartDeg) } });
+  if (!hasTiltSensor())
+    return (
+      <Text faint kind="small">
+        This browser gives no tilt sensor here; a phone’s own level, typed in, is as good.
+      </Text>
+    );
+  const raw = tilt && { alongRad: degToRad(tilt.alongDeg), athwartRad: degToRad(tilt.athwartDeg) };
+  const now = raw && {
+    alongRad: raw.alongRad - zero.alongRad,
+    athwartRad: raw.athwartRad - zero.athwartRad,
+  };
+  return (
+    <>
+      <View style={styles.row}>
+        <Button
+          label={measuring ? 'Stop measuring' : 'Measure with this device'}
+          onPress={() => {
+            setMeasuring(!measuring);
+            onReading(null);
+          }}
+        />
+        {raw && <Button label="This is level" onPress={() => setZero(raw)} />}
+        {now && <Button tone="main" label="Hold this reading" onPress={() => onReading(now)} />}
+      </View>
+      {measuring && !tilt && <Text>Waiting for the sensor. If nothing comes, type the angles instead.</Text>}
+      {now && (
+        <Text kind="figure">
+          {radToDeg(now.alongRad).toFixed(1)}° fore and aft, {radToDeg(now.athwartRad).toFixed(1)}° athwart
+          {tilt.steady ? ', steady' : ', hold still'}
+        </Text>
+      )}
+    </>
+  );
+}
+
+/** Fore-and-aft and athwart tilt, measured or typed, afloat or on the trailer, and the shim it asks for. */
+export function Level() {
+  const { mount } = useStore(planStore, (s) => s.rig);
+  const [where, setWhere] = useState<'afloat' | 'trailer'>('afloat');
+  const [reading, setReading] = useState<Lean | null>(null);
+  const [deckAfloat, setDeckAfloat] = useState(LEVEL);
+  const [deckOnTrailer, setDeckOnTrailer] = useState(LEVEL);
+  const [faceOnTrailer, setFaceOnTrailer] = useState(LEVEL);
+  const take = (lean: Lean): string | null => changeRig({ mount: { ...mount, ...lean } });
+  const carried = leanAfloat(deckAfloat, deckOnTrailer, faceOnTrailer);
   return (
     <View style={styles.block}>
       <Text kind="heading">Level check</Text>
       <Text>
-        Level to the water at rest, not to the hull or the trailer. Measure the boat afloat at its usual load,
-        then turn the transducer to match on the trailer.
+        Level to the water at rest, not to the hull or the trailer. Measure the deck afloat at its usual load,
+        then deck and transducer on the trailer: what counts is how they lean against each other.
       </Text>
-      <View style={styles.row}>
-        <NumberField
-          label="Looks ahead by"
-          unit="°"
-          value={radToDeg(mount.alongRad)}
-          low={-30}
-          high={30}
-          onChange={(x) => set(x, radToDeg(mount.athwartRad))}
-          testID="tilt-along"
+      <Chips
+        label="Where you measure"
+        value={where}
+        options={[
+          { value: 'afloat', label: 'The transducer, afloat' },
+          { value: 'trailer', label: 'On the trailer' },
+        ]}
+        onChange={setWhere}
+      />
+      <Sensor onReading={setReading} />
+      {where === 'afloat' ? (
+        <LeanFields
+          label="Transducer, boat afloat"
+          name="tilt"
+          lean={mount}
+          onChange={take}
+          reading={reading}
         />
-        <NumberField
-          label="Looks to port by"
-          unit="°"
-          value={radToDeg(mount.athwartRad)}
-          low={-30}
-          high={30}
-          onChange={(x) => set(radToDeg(mount.alongRad), x)}
-          testID="tilt-athwart"
-        />
-      </View>
-      <Text testID="shim">{shimWords(mount.alongRad, mount.athwartRad)}</Text>
-      {hasTiltSensor() ? (
-        <>
-          <Button
-            label={measuring ? 'Stop measuring' : 'Measure with this device'}
-            onPress={() => setMeasuring(!measuring)}
-          />
-          {measuring && !tilt && (
-            <Text>Waiting for the sensor. If nothing comes, type the angles instead.</Text>
-          )}
-          {measuring && tilt && (
-            <>
-              <Text kind="figure">
-                {(tilt.alongDeg - (zero?.alongDeg ?? 0)).toFixed(1)}° fore and aft,{' '}
-                {(tilt.athwartDeg - (zero?.athwartDeg ?? 0)).toFixed(1)}° athwart
-                {tilt.steady ? ', steady' : ', hold still'}
-              </Text>
-              <View style={styles.row}>
-                <Button label="This is level" onPress={() => setZero(tilt)} />
-                <Button
-                  tone="main"
-                  label="Take it"
-                  onPress={() => {
-                    set(tilt.alongDeg - (zero?.alongDeg ?? 0), tilt.athwartDeg - (zero?.athwartDeg ?? 0));
-                    setMeasuring(false);
-                  }}
-                />
-              </View>
-            </>
-          )}
-        </>
       ) : (
-        <Text faint kind="small">
-          This browser gives no tilt sensor here; a phone’s own level, typed in, is as good.
-        </Text>
+        <>
+          <LeanFields
+            label="Deck, boat afloat"
+            name="deck-afloat"
+            lean={deckAfloat}
+            onChange={setDeckAfloat}
+            reading={reading}
+          />
+          <LeanFields
+            label="Deck, on the trailer"
+            name="deck-trailer"
+            lean={deckOnTrailer}
+            onChange={setDeckOnTrailer}
+            reading={reading}
+          />
+          <LeanFields
+            label="Transducer, on the trailer"
+            name="face-trailer"
+            lean={faceOnTrailer}
+            onChange={setFaceOnTrailer}
+            reading={reading}
+          />
+          <Text testID="carried">Afloat it will look {leanWords(carried)}.</Text>
+          <Button label="Use it" onPress={() => take(carried)} testID="use-lean" />
+        </>
       )}
+      <Text testID="shim">{shimWords(mount.alongRad, mount.athwartRad)}</Text>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   block: { gap: 10, paddingBottom: 28 },
+  lean: { gap: 6 },
   row: { flexDirection: 'row', gap: 10, flexWrap: 'wrap', alignItems: 'center' },
 });
