@@ -4,9 +4,13 @@ import {
   becauseWords,
   briefWords,
   expectationWords,
+  KEEPS_WORDS,
   lineValue,
+  onOwnUnit,
+  pinWords,
   predictionWords,
   SCHOOL_WORDS,
+  type OwnUnit,
 } from './plan/wording';
 import { confidenceWords, findingTitle, rivalWords } from './read/wording';
 import { clock, unitsIn } from './units';
@@ -82,3 +86,50 @@ it('never names a kind of fish in a reading', () => {
 });
 
 it('tells time', () => expect(clock(67.8)).toBe('1:07'));
+
+describe('a unit that has been told', () => {
+  const own: OwnUnit = {
+    columns: 640,
+    unit: {
+      profile: {
+        gain: { word: 'Gain', lowest: 0, highest: 100, step: 1, direction: 'more' },
+        noiseRejection: { word: 'Clean', lowest: 1, highest: 9, step: 1, direction: 'less' },
+        chartSpeed: { word: 'Speed', lowest: 1, highest: 10, step: 1, direction: 'more' },
+      },
+      chart: [
+        { shown: 2, acrossS: 128 },
+        { shown: 10, acrossS: 25.6 },
+      ],
+    },
+  };
+  it('is spoken to in its own numbers', () => {
+    // −17 dB of −30…40 is 0.186 of 0…100; no rejection is the highest where higher does less.
+    expect(onOwnUnit('gain', -17, own)).toBe('about 19, then to the first specks');
+    expect(onOwnUnit('noiseRejection', 0, own)).toBe('9');
+    // 5 columns a second at 2 and 25 at 10: 12.5 at 5.
+    expect(onOwnUnit('chartSpeed', 12.5, own)).toBe('5');
+    expect(onOwnUnit('topWater', 3, own)).toBeNull();
+    expect(onOwnUnit('range', 17, own)).toBeNull();
+  });
+  it('goes by its scale alone when the timings fit no line', () => {
+    const same = { shown: 2, acrossS: 128 };
+    const odd: OwnUnit = { ...own, unit: { ...own.unit, chart: [same, same] } };
+    expect(onOwnUnit('chartSpeed', 40, odd)).toBe('10');
+  });
+});
+
+it('says what a held line would have been let go to, and every kind where it keeps', () => {
+  expect(becauseWords({ rule: 'pinned', insteadOf: 17 }, metric)).toMatch(/You hold this/);
+  expect(pinWords('range', 30, feet)).toBe('98\u00a0ft');
+  expect(pinWords('gain', -4, metric)).toBe('−4\u00a0dB');
+  for (const words of Object.values(KEEPS_WORDS)) expect(words).toMatch(/^(on|in|near|a little)/);
+});
+
+it('tells a mark that is heard but not drawn, and one too short to be one', () => {
+  const brief = FIRST_BRIEF;
+  const setup = setupOf();
+  const e = expectationOf(brief, GENERIC_RIG, setup.prediction, setup.settings);
+  expect(expectationWords({ ...e, hidden: true }, metric)[0]).toMatch(/leave it out/);
+  expect(expectationWords({ ...e, shape: 'nothing' }, metric)[0]).toMatch(/fewer than two pings/);
+  expect(expectationWords({ ...e, shape: 'nothing', marginDb: 0 }, metric)[0]).toMatch(/under the noise/);
+});

@@ -11,7 +11,8 @@ await withApp(async (browser, base) => {
   for (const [size, options] of Object.entries(SIZES)) {
     const page = await browser.newPage({ ...options, locale: 'en-GB' });
     await page.goto(`${base}/plan?demo`);
-    await page.getByTestId('setup-range').waitFor();
+    await page.getByTestId('miniature').waitFor();
+    await page.waitForTimeout(300);
     await page.screenshot({ path: `${OUT}/plan-${size}.png` });
     if (size === 'phone') {
       await page.goto(`${base}/deck?demo`);

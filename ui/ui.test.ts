@@ -1,5 +1,7 @@
 import { depthScale } from './depthScale';
 import { pixelFit } from './pixelFit';
+import { otherUnit } from './readNumber';
+import { TONES } from './theme';
 
 describe('pixel fit', () => {
   it('uses whole device pixels when they fill most of the room', () => {
@@ -33,4 +35,36 @@ describe('depth scale', () => {
     expect(depthScale(17, 'feet').map((m) => m.label)).toEqual(['0 ft', '10', '20', '30', '40', '50']);
     expect(depthScale(17, 'metric')[1]!.at).toBeCloseTo(5 / 17, 9);
   });
+});
+
+it('asks about a length that is the one before in the other unit', () => {
+  expect(otherUnit(46, 14, 'metric')).toMatch(
+    /^46 ft would be the 14 m before\. If you mean 46 m, enter it again\.$/,
+  );
+  expect(otherUnit(14, 46, 'feet')).toMatch(/^14 m would be the 46 ft before/);
+  expect(otherUnit(20, 14, 'metric')).toBeNull();
+  expect(otherUnit(14, 46, 'metric')).toBeNull();
+  expect(otherUnit(0, 14, 'metric')).toBeNull();
+});
+
+it('has three lights whose words stand 7 to 1 on their ground', () => {
+  const luminance = (hex: string): number => {
+    const [r, g, b] = [1, 3, 5].map((i) => {
+      const x = parseInt(hex.slice(i, i + 2), 16) / 255;
+      return x <= 0.04045 ? x / 12.92 : ((x + 0.055) / 1.055) ** 2.4;
+    }) as [number, number, number];
+    return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+  };
+  const contrast = (a: string, b: string): number => {
+    const [x, y] = [luminance(a), luminance(b)].sort((p, q) => q - p) as [number, number];
+    return (x + 0.05) / (y + 0.05);
+  };
+  for (const tones of Object.values(TONES))
+    for (const ground of [tones.ground, tones.page])
+      for (const ink of [tones.ink, tones.faint]) expect(contrast(ink, ground)).toBeGreaterThanOrEqual(7);
+  // By night nothing but red: the eye's adaptation to the dark is lost by green and blue.
+  for (const colour of [TONES.night.ink, TONES.night.water, TONES.night.buoy]) {
+    const [r, g, b] = [1, 3, 5].map((i) => parseInt(colour.slice(i, i + 2), 16)) as [number, number, number];
+    expect(r).toBeGreaterThan(1.5 * Math.max(g, b));
+  }
 });

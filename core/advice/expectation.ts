@@ -64,6 +64,9 @@ export function neededDb(pings: number, resolutionM: number): number {
   return alone + 10 * Math.log10(strongest);
 }
 
+/** Level over need from which a ping of a leg is hardly ever missed, dB. */
+const LEG_SPARE_DB = 3;
+
 /** Headings and rocking a fish's strength is taken over: nobody knows how it lies. rad */
 const HEADINGS = [0.13, 0.39, 0.65, 0.92, 1.18, 1.44];
 const ROCKS = [-0.05, 0.05];
@@ -166,7 +169,9 @@ export function expectationOf(
   const drawn = heldWay(p, depthM, { asideM, strengthFromDb, needDb, gapM, firstColourDb });
   const inConeS = still ? Infinity : through(way);
   const pings = inConeS * settings.pingRate;
-  const riseM = still ? 0 : Math.hypot(nearestM, way) - nearestM;
+  // The outermost pings are missed as often as met: the legs that are drawn reach to where the echo has something to spare.
+  const leg = heldWay(p, depthM, { asideM, strengthFromDb, needDb: needDb + LEG_SPARE_DB, gapM });
+  const riseM = still ? 0 : Math.hypot(nearestM, leg) - nearestM;
   const slice = p.face.beam.shape === 'fan';
   const few = Math.round(pings);
   const shape: MarkShape =

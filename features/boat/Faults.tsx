@@ -9,10 +9,11 @@ import { useMiniature } from '../useMiniature';
 /** What a fault of the mount looks like, in words. */
 const FAULTS: Record<MountFault, { name: string; looks: string }> = {
   none: { name: 'Sound', looks: 'two still fish over a flat bed, as your boat would draw them' },
-  loose: { name: 'Loose', looks: 'the bed is a saw from ping to ping and marks are torn' },
+  loose: { name: 'Loose', looks: 'the foot of the bed is ragged from ping to ping, and marks are torn' },
   tilted: {
     name: 'Tilted',
-    looks: 'the same leg of every arch is missing, marks come late, and the bed is drawn too deep and thick',
+    looks:
+      'the same leg of every arch is missing, marks come early or late, and the bed is a thick pale band',
   },
   churned: {
     name: 'Churned water',
