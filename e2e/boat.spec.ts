@@ -21,6 +21,11 @@ test('the boat’s numbers are answered at once, and the plan counts with them',
   await expect(page.getByTestId('shim')).toHaveText('Turn the bracket 5.0° down at the front.');
   await expect(page.getByText('1.7 m ahead')).toBeVisible();
 
+  // 20 tan 5° = 1.7 m; 24 m on 480 rows is 5 cm, at ×2 half of it.
+  await expect(page.getByTestId('off-by-depth')).toContainText('20 m: 1.7 m');
+  await setDial(page, 'screen-range', 24);
+  await page.getByRole('radio', { name: '×2' }).click();
+  await expect(page.getByTestId('screen-row')).toHaveText('One row is 2.5 cm of water.');
   // On the trailer: a level face under a deck 4° bow up there and 1° afloat looks 3° astern.
   await page.getByRole('radio', { name: 'On the trailer' }).click();
   for (const [id, value] of [

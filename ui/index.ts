@@ -14,3 +14,4 @@ export { NumberField } from './NumberField';
 export { otherUnit, readNumber } from './readNumber';
 export { Tick } from './Tick';
 export { PixelPicture } from './PixelPicture';
+export { SpanDial } from './SpanDial';

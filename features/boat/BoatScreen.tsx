@@ -3,8 +3,9 @@ import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native'
 import { useStore } from 'zustand';
 import { waterOf } from '@/core/advice';
 import { measure } from '@/core/units';
+import { waterPerRow } from '@/core/rig';
 import { changeRig, planStore } from '@/stores';
-import { Dial, NumberField, Text, useTones, WIDE_PX } from '@/ui';
+import { Chips, Dial, NumberField, Text, useTones, WIDE_PX } from '@/ui';
 import { useUnits } from '../units';
 import { beamAnswers, boatAnswers, type Answer } from './answers';
 import { SideView } from './BoatDrawing';
@@ -32,8 +33,17 @@ function Answers({ list }: { list: readonly Answer[] }) {
   );
 }
 
+/** Zooms a unit has. */
+const ZOOMS = ['1', '2', '4', '8'] as const;
+
+/** Rows and columns, and so the water a pixel shows at any range and zoom. */
 function Screen() {
-  const { rig } = useStore(planStore);
+  const { rig, brief } = useStore(planStore);
+  const units = useUnits();
+  const depth = measure(units.system, 'depth');
+  const [rangeM, setRange] = useState(1.2 * brief.toM);
+  const [zoom, setZoom] = useState<(typeof ZOOMS)[number]>('1');
+  const row = waterPerRow(rangeM / Number(zoom), rig.screen.rows);
   const field = (key: 'rows' | 'columns', label: string) => (
     <NumberField
       label={label}
@@ -53,6 +63,23 @@ function Screen() {
         {field('rows', 'Rows')}
         {field('columns', 'Columns')}
       </View>
+      <Dial
+        label="Range"
+        name="screen-range"
+        value={Math.round(depth.fromSi(rangeM))}
+        low={2}
+        high={Math.round(depth.fromSi(200))}
+        step={1}
+        show={(x) => `${x.toFixed(0)} ${depth.unit}`}
+        onChange={(x) => setRange(depth.toSi(x))}
+      />
+      <Chips
+        label="Zoom"
+        value={zoom}
+        options={ZOOMS.map((z) => ({ value: z, label: `×${z}` }))}
+        onChange={setZoom}
+      />
+      <Text testID="screen-row">One row is {units.show('small', row)} of water.</Text>
     </View>
   );
 }

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { leanAfloat, type Lean } from '@/core/advice';
+import { leanAfloat, pointingAt, type Lean } from '@/core/advice';
 import { degToRad, radToDeg } from '@/core/units';
 import { changeRig, planStore } from '@/stores';
 import { Button, Chips, NumberField, Text } from '@/ui';
+import { useUnits } from '../units';
 import { shimWords } from './answers';
 import { hasTiltSensor, useTilt } from './useTilt';
 
@@ -104,6 +105,32 @@ function Sensor({ onReading }: { onReading: (reading: Lean | null) => void }) {
   );
 }
 
+/** Depths the error of a tilt is told for, m. */
+const DEPTHS_M = [5, 10, 20, 40];
+
+/** How far off the footprint points, and with it every mark, against depth. */
+function OffByDepth() {
+  const { mount } = useStore(planStore, (s) => s.rig);
+  const units = useUnits();
+  if (Math.hypot(mount.alongRad, mount.athwartRad) < degToRad(0.5)) return null;
+  return (
+    <View testID="off-by-depth">
+      <Text faint kind="small">
+        As it hangs now the beams look off, and a mark set straight below is as far wrong, by
+      </Text>
+      {DEPTHS_M.map((depthM) => {
+        const { forwardM, portM, tooDeepM } = pointingAt(mount, depthM);
+        return (
+          <Text key={depthM} kind="figure">
+            {units.show('depth', depthM, 0)}: {units.height(Math.hypot(forwardM, portM))}, bed{' '}
+            {units.height(tooDeepM)} too deep
+          </Text>
+        );
+      })}
+    </View>
+  );
+}
+
 /** Fore-and-aft and athwart tilt, measured or typed, afloat or on the trailer, and the shim it asks for. */
 export function Level() {
   const { mount } = useStore(planStore, (s) => s.rig);
@@ -167,6 +194,7 @@ export function Level() {
         </>
       )}
       <Text testID="shim">{shimWords(mount.alongRad, mount.athwartRad)}</Text>
+      <OffByDepth />
     </View>
   );
 }

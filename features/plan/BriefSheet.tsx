@@ -16,7 +16,7 @@ import {
 } from '@/core/advice';
 import { degToRad, measure, radToDeg } from '@/core/units';
 import { addSpecies, aimAt, changeBrief, changeFace, changeRig, planStore } from '@/stores';
-import { Button, Chips, Dial, NumberField, Sheet, Text, Tick, useTones } from '@/ui';
+import { Button, Chips, Dial, NumberField, Sheet, SpanDial, Text, Tick, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { BED_WORDS, CLARITY_WORDS, KEEPS_WORDS, PRESENTATION_WORDS, type BriefPiece } from './wording';
 
@@ -191,27 +191,25 @@ function DepthChooser() {
   const to = Math.round(depth.fromSi(brief.toM));
   return (
     <>
-      <Dial
-        label="Shallowest fish"
-        name="depth-from"
-        value={from}
+      <SpanDial
         low={1}
-        high={deepest - gap}
-        step={1}
-        show={show}
-        onChange={(x) => change({ fromM: depth.toSi(x), toM: Math.max(brief.toM, depth.toSi(x + gap)) })}
-      />
-      <Dial
-        label="Bed"
-        name="depth-to"
-        value={to}
-        low={1 + gap}
         high={deepest}
         step={1}
+        apart={gap}
         show={show}
-        onChange={(x) =>
-          change({ toM: Math.max(2, depth.toSi(x)), fromM: Math.min(brief.fromM, depth.toSi(x - gap)) })
-        }
+        from={{
+          label: 'Shallowest fish',
+          name: 'depth-from',
+          value: from,
+          onChange: (x) => change({ fromM: depth.toSi(x), toM: Math.max(brief.toM, depth.toSi(x + gap)) }),
+        }}
+        to={{
+          label: 'Bed',
+          name: 'depth-to',
+          value: to,
+          onChange: (x) =>
+            change({ toM: Math.max(2, depth.toSi(x)), fromM: Math.min(brief.fromM, depth.toSi(x - gap)) }),
+        }}
       />
       <View style={styles.row}>
         <NumberField
