@@ -118,6 +118,28 @@ test('phases have cards of their own, a held line keeps its value, and the minia
   expect(errors).toEqual([]);
 });
 
+test('a window about the fish, and one locked to the bed, have scales of their own on the bench', async ({
+  page,
+}, info) => {
+  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
+  await open(page, '/plan?demo');
+  await page.getByTestId('ways-range').click();
+  await page.getByRole('button', { name: 'Range: make a window about the fish my habit' }).click();
+  await expect(page.getByTestId('setup-range')).toHaveText('4–17 m');
+  await page.getByTestId('take-to-bench').click();
+  await expect(page.getByRole('img', { name: /Echo picture, 83 kHz wide, 4–17 m/ })).toBeVisible();
+  await expect(page.getByText('4 m', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByTestId('brief-species').click();
+  await page.getByTestId('find-species').fill('burb');
+  await page.getByRole('radio', { name: 'Burbot' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByTestId('setup-zoom')).toHaveText('locked to the bed');
+  await page.getByTestId('take-to-bench').click();
+  await expect(page.getByRole('img', { name: /3 m over the bed/ })).toBeVisible();
+  await expect(page.getByText('bed', { exact: true })).toBeVisible();
+});
+
 test('the deck card shows a line at a time, by button, key and swipe', async ({ page }) => {
   await open(page, '/plan?demo');
   await page.getByTestId('deck').click();

@@ -47,7 +47,15 @@ for (const [project, options] of PROJECTS) {
   const report = `test-results/${project}.json`;
   const ok = run(
     'npx',
-    ['jest', '--selectProjects', project, '--json', `--outputFile=${report}`, '--silent=false'],
+    [
+      'jest',
+      '--selectProjects',
+      project,
+      '--maxWorkers=2',
+      '--json',
+      `--outputFile=${report}`,
+      '--silent=false',
+    ],
     {
       NODE_OPTIONS: options,
     },

@@ -6,14 +6,29 @@ const STEPS = [0.5, 1, 2, 5, 10, 20, 25, 50, 100, 200, 500];
 /** About as many lines as fit a phone. */
 const MOST_LINES = 8;
 
-/** Lines of a depth scale over a window from the surface to `rangeM`, in round numbers of the user's unit. */
-export function depthScale(rangeM: number, system: UnitSystem): ScaleMark[] {
+/** What a picture shows from top to foot: depths, or, locked to the bed, heights over it (negative under). */
+export interface ScaleWindow {
+  topM: number;
+  spanM: number;
+  overBed: boolean;
+}
+
+/** Lines of a scale over a window, in round numbers of the user's unit. */
+export function depthScale({ topM, spanM, overBed }: ScaleWindow, system: UnitSystem): ScaleMark[] {
   const { fromSi, unit } = measure(system, 'depth');
-  const span = fromSi(rangeM);
+  const span = fromSi(spanM);
+  // Over a bed it counts up from it, and the bed lies under the top by as much.
+  const top = overBed ? -fromSi(topM) : fromSi(topM);
   const step = STEPS.find((s) => span / s <= MOST_LINES) ?? 1000;
   const marks: ScaleMark[] = [];
   // A line closer to the foot than a third of a step would collide with nothing below it, but is cut.
-  for (let value = 0; value <= span * 0.985; value += step)
-    marks.push({ at: value / span, label: value === 0 ? `0 ${unit}` : String(Number(value.toFixed(1))) });
+  for (let k = Math.ceil(top / step); k * step <= top + span * 0.985; k++) {
+    const value = k * step;
+    const number = String(Number(Math.abs(value).toFixed(1)));
+    marks.push({
+      at: (value - top) / span,
+      label: overBed && value === 0 ? 'bed' : marks.length === 0 ? `${number} ${unit}` : number,
+    });
+  }
   return marks;
 }

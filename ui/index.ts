@@ -1,6 +1,6 @@
 export { Button, IconButton, type IconName } from './Button';
 export { Chips } from './Chips';
-export { depthScale } from './depthScale';
+export { depthScale, type ScaleWindow } from './depthScale';
 export { Dial } from './Dial';
 export { EchoCanvas, type ScaleMark } from './EchoCanvas';
 export { EmptyState } from './EmptyState';

@@ -3,6 +3,8 @@ import { pixelFit } from './pixelFit';
 import { otherUnit } from './readNumber';
 import { TONES } from './theme';
 
+const upTo = (spanM: number) => ({ topM: 0, spanM, overBed: false });
+
 describe('pixel fit', () => {
   it('uses whole device pixels when they fill most of the room', () => {
     expect(pixelFit({ columns: 640, rows: 480 }, { width: 700, height: 500 }, 1)).toEqual({
@@ -31,9 +33,9 @@ describe('pixel fit', () => {
 
 describe('depth scale', () => {
   it('counts in round numbers of the user’s unit', () => {
-    expect(depthScale(17, 'metric').map((m) => m.label)).toEqual(['0 m', '5', '10', '15']);
-    expect(depthScale(17, 'feet').map((m) => m.label)).toEqual(['0 ft', '10', '20', '30', '40', '50']);
-    expect(depthScale(17, 'metric')[1]!.at).toBeCloseTo(5 / 17, 9);
+    expect(depthScale(upTo(17), 'metric').map((m) => m.label)).toEqual(['0 m', '5', '10', '15']);
+    expect(depthScale(upTo(17), 'feet').map((m) => m.label)).toEqual(['0 ft', '10', '20', '30', '40', '50']);
+    expect(depthScale(upTo(17), 'metric')[1]!.at).toBeCloseTo(5 / 17, 9);
   });
 });
 
@@ -67,4 +69,16 @@ it('has three lights whose words stand 7 to 1 on their ground', () => {
     const [r, g, b] = [1, 3, 5].map((i) => parseInt(colour.slice(i, i + 2), 16)) as [number, number, number];
     expect(r).toBeGreaterThan(1.5 * Math.max(g, b));
   }
+});
+
+it('scales a window that begins deeper, and one locked to the bed', () => {
+  // 4 to 17 m: lines at 4, 6 … 16.
+  const deep = depthScale({ topM: 4, spanM: 13, overBed: false }, 'metric');
+  expect(deep.map((m) => m.label)).toEqual(['4 m', '6', '8', '10', '12', '14', '16']);
+  expect(deep[0]!.at).toBeCloseTo(0, 9);
+  expect(deep[3]!.at).toBeCloseTo(6 / 13, 9);
+  // 3 m over the bed and 0.75 under it.
+  const locked = depthScale({ topM: 3, spanM: 3.75, overBed: true }, 'metric');
+  expect(locked.map((m) => m.label)).toEqual(['3 m', '2.5', '2', '1.5', '1', '0.5', 'bed', '0.5']);
+  expect(locked[6]!.at).toBeCloseTo(3 / 3.75, 9);
 });

@@ -10,6 +10,9 @@ import { FindingRow } from './FindingRow';
 import { KeepSheet } from './KeepSheet';
 import { PassOverlay } from './PassOverlay';
 
+/** A window from the surface to the range. */
+const WHOLE_WATER = { topM: 0, zoom: 1, zoomAtM: null, bedLockM: null } as const;
+
 /** The whole pass on one screen, what was found in it, and why. */
 export function ReadScreen() {
   const tones = useTones();
@@ -29,10 +32,14 @@ export function ReadScreen() {
   // The whole pass in the unit's columns: its chart speed on this screen follows.
   const chartSpeed = durationS ? Math.max(0.2, Math.min(40, columns / durationS)) : null;
   useEffect(() => {
-    if (chartSpeed !== null) void drawBench({ ...settings, chartSpeed }, null);
+    // All of the water, whatever window the bench has: marks lie anywhere.
+    if (chartSpeed !== null) void drawBench({ ...settings, ...WHOLE_WATER, chartSpeed }, null);
   }, [settings, chartSpeed, brief, rig, seed]);
 
-  const scale = useMemo(() => depthScale(settings.rangeM, system), [settings.rangeM, system]);
+  const scale = useMemo(
+    () => depthScale({ topM: 0, spanM: settings.rangeM, overBed: false }, system),
+    [settings.rangeM, system],
+  );
   const findings = reading?.reading.findings ?? [];
   const fish = findings.filter((f) => f.kind === 'fish').length;
   const clouds = findings.filter((f) => f.kind === 'cloud').length;

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
+import { windowSpan } from '@/core/picture';
 import { waterPerColumn, waterPerRow } from '@/core/rig';
 import { benchStore, cancelBench, drawBench, noteTiming, otherWater, setPlaying } from '@/stores';
 import { Button, depthScale, EchoCanvas, IconButton, PaletteBar, Text, useTones, WIDE_PX } from '@/ui';
@@ -13,7 +14,7 @@ import { STAGE_WORDS } from './wording';
 function Meters() {
   const { show } = useUnits();
   const { settings, rig, brief } = useStore(benchStore);
-  const row = show('small', waterPerRow(settings.rangeM, rig.screen.rows));
+  const row = show('small', waterPerRow(windowSpan(settings), rig.screen.rows));
   const column = waterPerColumn(brief.speedMps, settings.chartSpeed);
   return (
     <View style={styles.meters}>
@@ -29,7 +30,7 @@ function Meters() {
 /** On the water: one picture, one dial under the thumb. */
 export function TuneScreen() {
   const tones = useTones();
-  const { system } = useUnits();
+  const { system, band, show } = useUnits();
   const { width } = useWindowDimensions();
   const { settings, picture, facts, nowS, playing, stage, problem, brief, rig, seed } = useStore(benchStore);
   const wide = width >= WIDE_PX;
@@ -38,10 +39,25 @@ export function TuneScreen() {
     if (!playing) void drawBench(settings, nowS);
   }, [settings, nowS, playing, brief, rig, seed]);
 
-  const scale = useMemo(() => depthScale(settings.rangeM, system), [settings.rangeM, system]);
+  const scale = useMemo(
+    () =>
+      depthScale(
+        {
+          topM: settings.bedLockM ?? settings.topM,
+          spanM: windowSpan(settings),
+          overBed: settings.bedLockM !== null,
+        },
+        system,
+      ),
+    [settings, system],
+  );
   const painted = useCallback(() => noteTiming('picture-painted', {}), []);
   const face = rig.faces.find((f) => f.id === settings.faceId);
-  const label = `Echo picture, ${face?.label ?? ''}, surface to ${scale.length > 0 ? `${settings.rangeM.toFixed(0)} m` : ''}. ${facts?.title ?? ''}`;
+  const shown =
+    settings.bedLockM === null
+      ? band('depth', settings.topM, settings.rangeM, 0)
+      : `${show('depth', settings.bedLockM, 0)} over the bed`;
+  const label = `Echo picture, ${face?.label ?? ''}, ${shown}. ${facts?.title ?? ''}`;
 
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
