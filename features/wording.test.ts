@@ -5,6 +5,7 @@ import {
   briefWords,
   expectationWords,
   KEEPS_WORDS,
+  lineReason,
   lineValue,
   onOwnUnit,
   pinWords,
@@ -120,6 +121,8 @@ describe('a unit that has been told', () => {
 
 it('says what a held line would have been let go to, and every kind where it keeps', () => {
   expect(becauseWords({ rule: 'pinned', insteadOf: 17 }, metric)).toMatch(/You hold this/);
+  const held = startSetup(FIRST_BRIEF, GENERIC_RIG, {}, { range: 40 }).lines[0]!;
+  expect(lineReason(held, metric)).toContain('the rule would have 17\u00a0m');
   expect(pinWords('range', 30, feet)).toBe('98\u00a0ft');
   expect(pinWords('gain', -4, metric)).toBe('−4\u00a0dB');
   for (const words of Object.values(KEEPS_WORDS)) expect(words).toMatch(/^(on|in|near|a little)/);

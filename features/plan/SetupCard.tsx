@@ -12,7 +12,7 @@ import { keepTo, pinLine } from '@/stores';
 import { Button, Dial, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { useOwnUnit } from './usePlan';
-import { becauseWords, CONTROL_WORDS, lineValue, pinWords, SCHOOL_WORDS } from './wording';
+import { becauseWords, CONTROL_WORDS, lineReason, lineValue, pinWords, SCHOOL_WORDS } from './wording';
 
 /** The other schools of a line, each with its own value and reason. */
 function Schools({ line, setup }: { line: SetupLine; setup: Setup }) {
@@ -86,7 +86,7 @@ function Line({ line, setup }: { line: SetupLine; setup: Setup }) {
         </Text>
       </View>
       <Text faint kind="small">
-        {becauseWords(line.because, units)}
+        {lineReason(line, units)}
       </Text>
       <View style={styles.actions}>
         {line.others.length > 0 && (

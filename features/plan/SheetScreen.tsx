@@ -8,7 +8,7 @@ import { planStore, presentPlan } from '@/stores';
 import { Button, saveFile, saveUrl, Text, TONES, TonesContext } from '@/ui';
 import { useUnits } from '../units';
 import { useOwnUnit, usePlan } from './usePlan';
-import { becauseWords, briefWords, CONTROL_WORDS, expectationWords, lineValue, PHASE_WORDS } from './wording';
+import { briefWords, CONTROL_WORDS, expectationWords, lineReason, lineValue, PHASE_WORDS } from './wording';
 
 /** On paper there is only the page: nothing of the app around it, and nothing that scrolls. */
 const PRINT = `
@@ -61,7 +61,7 @@ export function SheetScreen() {
             <Text kind="figure">{lineValue(line, units, setup.prediction.face, own)}</Text>
           </View>
           <Text faint kind="small" style={styles.because}>
-            {becauseWords(line.because, units)}
+            {lineReason(line, units)}
           </Text>
         </View>
       ))}

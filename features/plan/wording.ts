@@ -12,7 +12,7 @@ import type {
   SetupLine,
   Verdict,
 } from '@/core/advice';
-import { targetOf } from '@/core/advice';
+import { isPinnable, targetOf } from '@/core/advice';
 import { calibrateChart, toUnit, UNIT_CONTROLS, type UnitControl } from '@/core/picture';
 import type { Face } from '@/core/rig';
 import type { UnitState } from '@/stores';
@@ -202,6 +202,12 @@ export function pinWords(control: Pinnable, value: number, units: Units): string
 
 const reach = (b: { deepestM: number; marginDb: number }, units: Units): string =>
   `this fish shows to ${units.show('depth', b.deepestM, 0)} straight below`;
+
+/** The reason of a line as it stands: of a held one, what the rule would have instead. */
+export const lineReason = ({ control, because }: SetupLine, units: Units): string =>
+  because.rule === 'pinned' && isPinnable(control)
+    ? `You hold this; the rule would have ${pinWords(control, because.insteadOf, units)}. The rest is worked out around it.`
+    : becauseWords(because, units);
 
 /** The reason of a line, with its numbers in the user's units. */
 export function becauseWords(b: Because, units: Units): string {
