@@ -92,7 +92,7 @@ const NEAR_DB = 3;
 const isNear = ({ e }: Case): boolean => Math.abs(e.marginDb - e.needDb) <= NEAR_DB;
 
 describe('what is promised', () => {
-  const cases = Array.from({ length: 44 }, (_, k) => caseOf(k + 1)).map((c) => ({ ...c, read: readOf(c) }));
+  const cases = Array.from({ length: 56 }, (_, k) => caseOf(k + 1)).map((c) => ({ ...c, read: readOf(c) }));
   const clear = cases.filter((c) => !isNear(c));
   const kept = (list: typeof cases): number =>
     list.filter((c) => kindOf(c.read) === kindOf(c.e.shape)).length / list.length;
