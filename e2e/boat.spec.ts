@@ -97,53 +97,53 @@ test('the rod is moved by dragging as by typing, and a boat’s noise counts in 
   await expect(page.getByText(/lost/).first()).toBeVisible();
 });
 
-test('an unknown cone is carried wide and narrow, found with a weight, and faults are drawn', async ({
-  page,
-}, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
-  await open(page, '/boat?demo');
-  const narrow = page.getByTestId('answers-cone-200');
-  await page
-    .getByRole('checkbox', { name: /I do not know this cone/ })
-    .first()
-    .click();
-  // 20° may be 12.8° to 32°: at 14 m 3.1 to 8.0 m.
-  await expect(narrow).toContainText('3.1 m to 8 m wide');
-  await expect(narrow).toContainText('13° to 32°');
-  await page.getByTestId('cone-depth-cone-200').fill('5');
-  await page.getByTestId('cone-depth-cone-200').press('Enter');
-  await page.getByTestId('cone-side-cone-200').fill('1.34');
-  await page.getByTestId('cone-side-cone-200').press('Enter');
-  await expectAccessible(page);
-  // 2 atan(1.34 / 5) = 30.0°.
-  await page.getByTestId('cone-found-cone-200').click();
-  await expect(page.getByTestId('angle-cone-200')).toHaveValue('30');
-  await expect(narrow).toContainText('7.5 m wide');
+test(
+  'an unknown cone is carried wide and narrow, found with a weight, and faults are drawn',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page, '/boat?demo');
+    const narrow = page.getByTestId('answers-cone-200');
+    await page
+      .getByRole('checkbox', { name: /I do not know this cone/ })
+      .first()
+      .click();
+    // 20° may be 12.8° to 32°: at 14 m 3.1 to 8.0 m.
+    await expect(narrow).toContainText('3.1 m to 8 m wide');
+    await expect(narrow).toContainText('13° to 32°');
+    await page.getByTestId('cone-depth-cone-200').fill('5');
+    await page.getByTestId('cone-depth-cone-200').press('Enter');
+    await page.getByTestId('cone-side-cone-200').fill('1.34');
+    await page.getByTestId('cone-side-cone-200').press('Enter');
+    await expectAccessible(page);
+    // 2 atan(1.34 / 5) = 30.0°.
+    await page.getByTestId('cone-found-cone-200').click();
+    await expect(page.getByTestId('angle-cone-200')).toHaveValue('30');
+    await expect(narrow).toContainText('7.5 m wide');
 
-  await page.getByTestId('power-cone-200').fill('-5');
-  await page.getByTestId('power-cone-200').press('Enter');
-  await expect(page.getByRole('alert')).toHaveText('It can be 1 to 5000 W.');
-  await page.getByTestId('power-cone-200').fill('300');
-  await page.getByTestId('power-cone-200').press('Enter');
+    await page.getByTestId('power-cone-200').fill('-5');
+    await page.getByTestId('power-cone-200').press('Enter');
+    await expect(page.getByRole('alert')).toHaveText('It can be 1 to 5000 W.');
+    await page.getByTestId('power-cone-200').fill('300');
+    await page.getByTestId('power-cone-200').press('Enter');
 
-  await page.getByTestId('faults').click();
-  await expect(page.getByTestId('fault-wrong-kind')).toBeVisible();
-  const ink = (fault: string): Promise<number> =>
-    page.getByTestId(`fault-${fault}`).evaluate((node) => {
-      const c = node as HTMLCanvasElement;
-      const { data } = c.getContext('2d')!.getImageData(0, 0, c.width, c.height);
-      let count = 0;
-      for (let i = 0; i < data.length; i += 4)
-        if (data[i] !== data[0] || data[i + 1] !== data[1] || data[i + 2] !== data[2]) count++;
-      return count;
-    });
-  await expect.poll(() => ink('none')).toBeGreaterThan(1000);
-  await expect.poll(() => ink('churned')).toBeGreaterThan(await ink('none'));
-  await expectAccessible(page);
-});
+    await page.getByTestId('faults').click();
+    await expect(page.getByTestId('fault-wrong-kind')).toBeVisible();
+    const ink = (fault: string): Promise<number> =>
+      page.getByTestId(`fault-${fault}`).evaluate((node) => {
+        const c = node as HTMLCanvasElement;
+        const { data } = c.getContext('2d')!.getImageData(0, 0, c.width, c.height);
+        let count = 0;
+        for (let i = 0; i < data.length; i += 4)
+          if (data[i] !== data[0] || data[i + 1] !== data[1] || data[i + 2] !== data[2]) count++;
+        return count;
+      });
+    await expect.poll(() => ink('none')).toBeGreaterThan(1000);
+    await expect.poll(() => ink('churned')).toBeGreaterThan(await ink('none'));
+    await expectAccessible(page);
+  },
+);
 
-test('a plan speaks in the unit’s own numbers once they are told', async ({ page }, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
+test('a plan speaks in the unit’s own numbers once they are told', { tag: '@once' }, async ({ page }) => {
   await open(page, '/boat?demo');
   await page.getByRole('radio', { name: 'Noise rejection', exact: true }).click();
   await page.getByTestId('scale-lowest').fill('5');

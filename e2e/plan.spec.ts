@@ -72,74 +72,76 @@ test('four changes to the brief take twelve taps from a cold start, tomorrow’s
   await expect(page.getByTestId('brief-species')).toContainText('Zander');
 });
 
-test('phases have cards of their own, a held line keeps its value, and the miniature follows', async ({
-  page,
-}, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
-  const errors = watchErrors(page);
-  await open(page, '/plan?demo');
-  await expect(page.getByTestId('setup-beam')).toHaveText('83 kHz wide');
-  await page.getByRole('radio', { name: 'Straight down' }).click();
-  await expect(page.getByTestId('setup-beam')).toHaveText('200 kHz narrow');
-  await expect(page.getByTestId('setup-boatSpeed')).toHaveText('still');
-  await page.getByRole('radio', { name: 'Run', exact: true }).click();
-  await expect(page.getByTestId('setup-boatSpeed')).toHaveText('21.6 km/h');
-  await page.getByRole('radio', { name: 'Search', exact: true }).click();
+test(
+  'phases have cards of their own, a held line keeps its value, and the miniature follows',
+  { tag: '@once' },
+  async ({ page }) => {
+    const errors = watchErrors(page);
+    await open(page, '/plan?demo');
+    await expect(page.getByTestId('setup-beam')).toHaveText('83 kHz wide');
+    await page.getByRole('radio', { name: 'Straight down' }).click();
+    await expect(page.getByTestId('setup-beam')).toHaveText('200 kHz narrow');
+    await expect(page.getByTestId('setup-boatSpeed')).toHaveText('still');
+    await page.getByRole('radio', { name: 'Run', exact: true }).click();
+    await expect(page.getByTestId('setup-boatSpeed')).toHaveText('21.6 km/h');
+    await page.getByRole('radio', { name: 'Search', exact: true }).click();
 
-  await expect(page.getByTestId('miniature')).toBeVisible();
-  const sum = (): Promise<number> =>
-    page.getByTestId('miniature').evaluate((node) => {
-      const c = node as HTMLCanvasElement;
-      const { data } = c.getContext('2d')!.getImageData(0, 0, c.width, c.height);
-      return data.reduce((a, x, i) => (Math.imul(a, 31) + x * (i + 1)) | 0, 0);
-    });
-  const before = await sum();
-  await page.getByTestId('hold-range').click();
-  await setDial(page, 'pin-range', 30);
-  await expect(page.getByTestId('setup-range')).toHaveText('0–30 m');
-  await expect(page.getByText('You hold this;')).toBeVisible();
-  await expect.poll(sum).not.toBe(before);
-  await expectAccessible(page);
-  // It is held through a change of depth, and let go.
-  await page.getByTestId('brief-depth').click();
-  await setDial(page, 'depth-to', 12);
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByTestId('setup-range')).toHaveText('0–30 m');
-  await page.getByRole('button', { name: 'Range: let go' }).click();
-  await expect(page.getByTestId('setup-range')).toHaveText('0–14 m');
+    await expect(page.getByTestId('miniature')).toBeVisible();
+    const sum = (): Promise<number> =>
+      page.getByTestId('miniature').evaluate((node) => {
+        const c = node as HTMLCanvasElement;
+        const { data } = c.getContext('2d')!.getImageData(0, 0, c.width, c.height);
+        return data.reduce((a, x, i) => (Math.imul(a, 31) + x * (i + 1)) | 0, 0);
+      });
+    const before = await sum();
+    await page.getByTestId('hold-range').click();
+    await setDial(page, 'pin-range', 30);
+    await expect(page.getByTestId('setup-range')).toHaveText('0–30 m');
+    await expect(page.getByText('You hold this;')).toBeVisible();
+    await expect.poll(sum).not.toBe(before);
+    await expectAccessible(page);
+    // It is held through a change of depth, and let go.
+    await page.getByTestId('brief-depth').click();
+    await setDial(page, 'depth-to', 12);
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByTestId('setup-range')).toHaveText('0–30 m');
+    await page.getByRole('button', { name: 'Range: let go' }).click();
+    await expect(page.getByTestId('setup-range')).toHaveText('0–14 m');
 
-  await page.getByTestId('show-numbers').click();
-  await expect(page.getByRole('img', { name: /200 kHz narrow at 9 m: of \d+ dB sent/ })).toBeVisible();
-  await page.getByTestId('coverage').click();
-  // 60° at 12 m covers 13.9 m; a fifth in common, 60 m: (60 − 13.9) / 11.1 = 4.2, so 6 lanes.
-  await expect(page.getByTestId('lanes')).toContainText('6 lanes');
-  await page.getByRole('radio', { name: 'Drifts before the wind' }).click();
-  await expect(page.getByTestId('lanes')).toContainText('0.4 km/h');
-  await expectAccessible(page);
-  expect(errors).toEqual([]);
-});
+    await page.getByTestId('show-numbers').click();
+    await expect(page.getByRole('img', { name: /200 kHz narrow at 9 m: of \d+ dB sent/ })).toBeVisible();
+    await page.getByTestId('coverage').click();
+    // 60° at 12 m covers 13.9 m; a fifth in common, 60 m: (60 − 13.9) / 11.1 = 4.2, so 6 lanes.
+    await expect(page.getByTestId('lanes')).toContainText('6 lanes');
+    await page.getByRole('radio', { name: 'Drifts before the wind' }).click();
+    await expect(page.getByTestId('lanes')).toContainText('0.4 km/h');
+    await expectAccessible(page);
+    expect(errors).toEqual([]);
+  },
+);
 
-test('a window about the fish, and one locked to the bed, have scales of their own on the bench', async ({
-  page,
-}, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
-  await open(page, '/plan?demo');
-  await page.getByTestId('ways-range').click();
-  await page.getByRole('button', { name: 'Range: make a window about the fish my habit' }).click();
-  await expect(page.getByTestId('setup-range')).toHaveText('4–17 m');
-  await page.getByTestId('take-to-bench').click();
-  await expect(page.getByRole('img', { name: /Echo picture, 83 kHz wide, 4–17 m/ })).toBeVisible();
-  await expect(page.getByText('4 m', { exact: true })).toBeVisible();
-  await page.getByRole('link', { name: 'Plan' }).click();
-  await page.getByTestId('brief-species').click();
-  await page.getByTestId('find-species').fill('burb');
-  await page.getByRole('radio', { name: 'Burbot' }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByTestId('setup-zoom')).toHaveText('locked to the bed');
-  await page.getByTestId('take-to-bench').click();
-  await expect(page.getByRole('img', { name: /3 m over the bed/ })).toBeVisible();
-  await expect(page.getByText('bed', { exact: true })).toBeVisible();
-});
+test(
+  'a window about the fish, and one locked to the bed, have scales of their own on the bench',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page, '/plan?demo');
+    await page.getByTestId('ways-range').click();
+    await page.getByRole('button', { name: 'Range: make a window about the fish my habit' }).click();
+    await expect(page.getByTestId('setup-range')).toHaveText('4–17 m');
+    await page.getByTestId('take-to-bench').click();
+    await expect(page.getByRole('img', { name: /Echo picture, 83 kHz wide, 4–17 m/ })).toBeVisible();
+    await expect(page.getByText('4 m', { exact: true })).toBeVisible();
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await page.getByTestId('brief-species').click();
+    await page.getByTestId('find-species').fill('burb');
+    await page.getByRole('radio', { name: 'Burbot' }).click();
+    await page.getByRole('button', { name: 'Done' }).click();
+    await expect(page.getByTestId('setup-zoom')).toHaveText('locked to the bed');
+    await page.getByTestId('take-to-bench').click();
+    await expect(page.getByRole('img', { name: /3 m over the bed/ })).toBeVisible();
+    await expect(page.getByText('bed', { exact: true })).toBeVisible();
+  },
+);
 
 test('the deck card shows a line at a time, by button, key and swipe', async ({ page }) => {
   await open(page, '/plan?demo');
@@ -162,8 +164,7 @@ test('the deck card shows a line at a time, by button, key and swipe', async ({ 
   await expectAccessible(page);
 });
 
-test('above 8 km/h the deck card only shows', async ({ page, context }, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
+test('above 8 km/h the deck card only shows', { tag: '@once' }, async ({ page, context }) => {
   await context.grantPermissions(['geolocation']);
   await page.addInitScript(() => {
     const coords = { latitude: -47, longitude: -124, accuracy: 3, speed: 4 } as GeolocationCoordinates;
@@ -181,8 +182,7 @@ test('above 8 km/h the deck card only shows', async ({ page, context }, info) =>
   await expect(tick).not.toBeChecked();
 });
 
-test('the sheet prints on one page, and is saved as picture and file', async ({ page }, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
+test('the sheet prints on one page, and is saved as picture and file', { tag: '@once' }, async ({ page }) => {
   await open(page, '/plan?demo');
   await page.getByTestId('sheet').click();
   await expect(page.getByTestId('paper')).toContainText('Chart speed');
@@ -206,25 +206,27 @@ test('the sheet prints on one page, and is saved as picture and file', async ({ 
   expect(png.length).toBeGreaterThan(20_000);
 });
 
-test('three taps set up a boat, and skipping goes on with a sensible one', async ({ page }, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
-  await open(page, '/plan');
-  const first = page.getByTestId('first-run');
-  await first.getByRole('button', { name: 'Sea, 50 and 200 kHz' }).click();
-  await first.getByRole('button', { name: 'Large' }).click();
-  await expectAccessible(page);
-  await first.getByRole('button', { name: 'Sea', exact: true }).click();
-  await expect(first).toHaveCount(0);
-  await expect(page.getByTestId('brief-water')).toContainText('salt water');
-  await expect(page.getByTestId('setup-beam')).toHaveText('50 kHz wide');
-  await page.waitForTimeout(700);
-  await page.reload();
-  await expect(page.getByTestId('setup-beam')).toHaveText('50 kHz wide');
-  await expect(page.getByTestId('first-run')).toHaveCount(0);
-});
+test(
+  'three taps set up a boat, and skipping goes on with a sensible one',
+  { tag: '@once' },
+  async ({ page }) => {
+    await open(page, '/plan');
+    const first = page.getByTestId('first-run');
+    await first.getByRole('button', { name: 'Sea, 50 and 200 kHz' }).click();
+    await first.getByRole('button', { name: 'Large' }).click();
+    await expectAccessible(page);
+    await first.getByRole('button', { name: 'Sea', exact: true }).click();
+    await expect(first).toHaveCount(0);
+    await expect(page.getByTestId('brief-water')).toContainText('salt water');
+    await expect(page.getByTestId('setup-beam')).toHaveText('50 kHz wide');
+    await page.waitForTimeout(700);
+    await page.reload();
+    await expect(page.getByTestId('setup-beam')).toHaveText('50 kHz wide');
+    await expect(page.getByTestId('first-run')).toHaveCount(0);
+  },
+);
 
-test('a kind of one’s own, and what cannot be is said at the field', async ({ page }, info) => {
-  test.skip(info.project.name === 'wide', 'once is enough: it does not depend on the size');
+test('a kind of one’s own, and what cannot be is said at the field', { tag: '@once' }, async ({ page }) => {
   await open(page, '/plan?demo');
   await page.getByTestId('brief-species').click();
   await page.getByTestId('add-species').click();

@@ -133,10 +133,6 @@ export function heldWay(
   return way;
 }
 
-/** Half the angle fore and aft out to which a fish straight under the line keeps the detection level, rad. */
-export const effectiveHalfAngle = (p: Prediction, depthM: number): number =>
-  Math.atan(heldWay(p, depthM) / depthM);
-
 /**
  * What a fish will look like. @param settings the start setup's: pings and columns a second, window
  * @param asideM how far to the side of the boat's line it lies

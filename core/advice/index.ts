@@ -54,7 +54,6 @@ export {
 export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from './schools';
 export {
   echoBudgetAt,
-  effectiveHalfAngle,
   expectationOf,
   heldWay,
   marginCurve,

@@ -70,7 +70,7 @@ export function windowFor(brief: Brief, rig: Rig, habits: Habits, pins: Pins): W
   const rowM = lock ? waterPerRow(LOCK_SHOWS * LOCK_M, rig.screen.rows) : fullRowM;
   // Deeper than the bed with its tail, nearer than its second echo.
   const deeper = plainLine('lookNoDeeper', pins, {
-    value: Math.ceil(1.3 * brief.toM + 1),
+    value: Math.min(Math.ceil(1.3 * brief.toM + 1), 1.5 * brief.toM),
     because: { rule: 'look-no-deeper', bedM: brief.toM, secondM: 2 * brief.toM },
   });
   const zoom = plainLine('zoom', pins, {
