@@ -1,5 +1,6 @@
 import { median, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
+import { overAt, type Excess } from './background';
 import type { BedLine } from './findings';
 import type { NamedEcho } from './notFish';
 
@@ -9,7 +10,7 @@ const BAR_DB = 3.5;
 const LOOKS = 32;
 
 /** Lower quartile of the excess of each ping's water, dB: alike in all quiet pings. */
-function pingExcess(channel: Channel, bed: BedLine, over: Float32Array): Float32Array {
+function pingExcess(channel: Channel, bed: BedLine, excess: Excess): Float32Array {
   const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM } = channel;
   const out = new Float32Array(pingCount);
   const values = new Float32Array(2 * LOOKS + 2);
@@ -19,7 +20,7 @@ function pingExcess(channel: Channel, bed: BedLine, over: Float32Array): Float32
     const first = Math.min(end - 1, Math.ceil(1 / step));
     const stride = Math.max(1, Math.floor((end - first) / LOOKS));
     let count = 0;
-    for (let j = first; j < end; j += stride) values[count++] = over[p * n + j]!;
+    for (let j = first; j < end; j += stride) values[count++] = overAt(excess, p, j);
     // A low quantile: marks and bubbles fill half of a ping's water, a bar fills it all.
     out[p] = count > 4 ? selectInPlace(values, count >> 2, count) : 0;
   }
@@ -28,21 +29,18 @@ function pingExcess(channel: Channel, bed: BedLine, over: Float32Array): Float32
 
 /**
  * Names electrical bars (whole pings over their neighbours) and takes their excess off, so that nothing in them is claimed.
- * @param over excess, pings × samples, dB; changed in place
+ * The excess is changed in place.
  */
-export function takeOffBars(channel: Channel, bed: BedLine, over: Float32Array): NamedEcho[] {
+export function takeOffBars(channel: Channel, bed: BedLine, excess: Excess): NamedEcho[] {
   const { pingCount, sampleCount: n } = channel;
-  const excess = pingExcess(channel, bed, over);
-  const usual = median(Array.from(excess));
+  const byPing = pingExcess(channel, bed, excess);
+  const usual = median(Array.from(byPing));
   const out: NamedEcho[] = [];
   for (let p = 0; p < pingCount; p++) {
-    if (!(excess[p]! - usual > BAR_DB)) continue;
+    if (!(byPing[p]! - usual > BAR_DB)) continue;
     let to = p;
-    while (to + 1 < pingCount && excess[to + 1]! - usual > BAR_DB) to++;
-    for (let q = p; q <= to; q++) {
-      const by = excess[q]! - usual;
-      for (let j = 0; j < n; j++) over[q * n + j]! -= by;
-    }
+    while (to + 1 < pingCount && byPing[to + 1]! - usual > BAR_DB) to++;
+    for (let q = p; q <= to; q++) excess.barDb[q] = byPing[q]! - usual;
     out.push({
       kind: 'electrical-bar',
       fromPing: p,

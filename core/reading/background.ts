@@ -1,8 +1,6 @@
 import { medianInPlace, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
-import { CELL, type Cells } from './cells';
 import type { BedLine } from './findings';
-import { scratchFloats } from './scratch';
 
 /** Seconds a local background is taken over: longer than a cloud stays under a drifting boat. */
 const SPAN_S = 120;
@@ -24,13 +22,39 @@ const EVERY_SAMPLES = 1 << EVERY_SHIFT;
 
 /** Samples under the bed line for which an excess is still worked out; deeper it is left at 0. */
 const UNDER_BED_SAMPLES = 4;
-/** Pings that share one interpolated background. */
-const SHARED_PINGS = 16;
+/** Pings that share one interpolated background: a power of two. */
+const SHARED_SHIFT = 4;
 
-/** How far each sample stands over the water around it. */
+/**
+ * How far each sample stands over the water around it, dB over the mean background. Worked out where it is asked for, since most
+ * samples never are.
+ */
 export interface Excess {
-  /** pings × samples, dB over the mean background. */
-  overDb: Float32Array;
+  sampleCount: number;
+  /** pings × samples, dB. */
+  levelDb: Float32Array;
+  /** Background, a row for so many pings, dB. */
+  backDb: Float32Array;
+  /** Taken off a whole ping, dB: an electrical bar. */
+  barDb: Float32Array;
+  /** Samples of each ping from which on nothing is sought, and from which on nothing stands out: what stands on the bed. */
+  end: Int32Array;
+  lid: Int32Array;
+}
+
+/** Row of the background of a ping. */
+export const backRow = ({ sampleCount }: Excess, ping: number): number =>
+  (ping >> SHARED_SHIFT) * sampleCount;
+
+/** Excess of a sample, dB. */
+export function overAt(excess: Excess, ping: number, sample: number): number {
+  if (sample >= excess.end[ping]!) return 0;
+  const n = excess.sampleCount;
+  const over =
+    excess.levelDb[ping * n + sample]! -
+    excess.backDb[(ping >> SHARED_SHIFT) * n + sample]! -
+    excess.barDb[ping]!;
+  return sample < excess.lid[ping]! || over < 0 ? over : 0;
 }
 
 /**
@@ -84,87 +108,21 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
     }
     smoothAlongRange(back, m * ranges, ranges, EVERY_SAMPLES * channel.sampleStepM);
   }
-  const overDb = scratchFloats('excess', pingCount * n);
-  const mine = new Float32Array(n);
-  for (let p0 = 0; p0 < pingCount; p0 += SHARED_PINGS) {
-    const middle = p0 + SHARED_PINGS / 2;
-    const at = Math.min(middles - 1, Math.max(0, middle / between - 0.5));
+  const shared = Math.ceil(pingCount / (1 << SHARED_SHIFT));
+  const backDb = new Float32Array(shared * n);
+  for (let s = 0; s < shared; s++) {
+    const at = Math.min(middles - 1, Math.max(0, ((s + 0.5) * (1 << SHARED_SHIFT)) / between - 0.5));
     const low = Math.floor(at);
     const u = at - low;
     const a = low * ranges;
     const b = Math.min(middles - 1, low + 1) * ranges;
     for (let j = 0; j < n; j++) {
       const i = j >> EVERY_SHIFT;
-      mine[j] = back[a + i]! + (back[b + i]! - back[a + i]!) * u;
-    }
-    for (let p = p0; p < Math.min(pingCount, p0 + SHARED_PINGS); p++) {
-      const row = p * n;
-      // Under the bed nothing is sought.
-      const end = Math.min(n, bedSample[p]! + UNDER_BED_SAMPLES);
-      for (let j = 0; j < end; j++) overDb[row + j] = levelDb[row + j]! - mine[j]!;
-      overDb.fill(0, row + end, row + n);
+      backDb[s * n + j] = back[a + i]! + (back[b + i]! - back[a + i]!) * u;
     }
   }
-  return { overDb };
-}
-
-/** Window a single mark's own surroundings are taken over: to either side in range, m (no fewer samples than this), and in pings. */
-const ROUND_M = 0.6;
-const ROUND_SAMPLES = 7;
-const ROUND_PINGS = 5;
-/** Mean of the logarithm of exponential intensity lies this far under its mean, dB (Euler's constant: 10 γ / ln 10). */
-const LOG_MEAN_UNDER_DB = 2.51;
-
-/**
- * What a single mark must stand over besides the background of its range, so that the speckle of a late echo or of life that
- * came and went is not taken for marks: the mean about each cell over the bed, pings × cells, dB.
- */
-export function surroundingsOf(channel: Channel, { cells, used, meanDb }: Cells): Float32Array {
-  const { pingCount, sampleStepM: step } = channel;
-  const half = Math.max(1, Math.round(Math.max(ROUND_SAMPLES, Math.round(ROUND_M / step)) / CELL));
-  const aroundDb = scratchFloats('around', pingCount * cells);
-  const sum = new Float64Array(cells + 1);
-  const run = new Float64Array(cells);
-  // Means along range of the pings in the window, each in its slot.
-  const slots = 2 * ROUND_PINGS + 1;
-  const mean = new Float32Array(slots * cells);
-  const perWindow = 1 / (2 * half + 1);
-  let held = 0;
-  for (let p = -ROUND_PINGS; p < pingCount; p++) {
-    const coming = p + ROUND_PINGS;
-    const gone = coming - slots;
-    // A ping that comes takes the slot of the one that goes.
-    const slot = (coming % slots) * cells;
-    const goneEnd = gone >= 0 ? used[gone]! : 0;
-    if (gone >= 0) held--;
-    let end = 0;
-    if (coming < pingCount) {
-      held++;
-      end = used[coming]!;
-      const first = coming * cells;
-      for (let c = 0; c < end; c++) sum[c + 1] = sum[c]! + meanDb[first + c]!;
-      for (let c = 0; c < end; c++) {
-        const inner = c >= half && c + half < end;
-        const a = c < half ? 0 : c - half;
-        const b = c + half + 1 < end ? c + half + 1 : end;
-        const m = (sum[b]! - sum[a]!) * (inner ? perWindow : 1 / (b - a));
-        run[c]! += m - mean[slot + c]!;
-        mean[slot + c] = m;
-      }
-    }
-    for (let c = end; c < goneEnd; c++) {
-      run[c]! -= mean[slot + c]!;
-      mean[slot + c] = 0;
-    }
-    if (p < 0) continue;
-    const per = 1 / held;
-    const over = used[p]!;
-    for (let c = 0, k = p * cells; c < over; c++, k++) {
-      const mine = run[c]! * per + LOG_MEAN_UNDER_DB;
-      aroundDb[k] = mine > 0 ? mine : 0;
-    }
-  }
-  return aroundDb;
+  const end = bedSample.map((sample) => Math.min(n, sample + UNDER_BED_SAMPLES));
+  return { sampleCount: n, levelDb, backDb, barDb: new Float32Array(pingCount), end, lid: end.slice() };
 }
 
 /** A line thinner than half of this that hangs at one range is no background: gear, or a fish under a boat that keeps still, m. */

@@ -1,4 +1,5 @@
 import type { Channel } from '@/core/recording';
+import { backRow, overAt, type Excess } from './background';
 import type { BedLine } from './findings';
 import { scratchBytes, scratchFloats } from './scratch';
 
@@ -17,41 +18,51 @@ export interface Cells {
   /** Cells of each ping that lie over its bed, and samples. */
   used: Int32Array;
   ends: Int32Array;
-  /** Mean, each sample capped, and strongest, dB. */
-  meanDb: Float32Array;
+  /** Running sum down the ping of the mean of each cell, each sample capped; and strongest of each, dB. */
+  runDb: Float32Array;
   mostDb: Float32Array;
   /** Samples that stand out. */
   full: Uint8Array;
 }
 
-/** Cells of an excess. @param over pings × samples, dB */
-export function cellsOf(channel: Channel, bed: BedLine, over: Float32Array): Cells {
+/** Cells of an excess. */
+export function cellsOf(channel: Channel, bed: BedLine, excess: Excess): Cells {
   const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM } = channel;
   const cells = Math.ceil(n / CELL);
-  const meanDb = scratchFloats('cell-mean', pingCount * cells);
+  const runDb = scratchFloats('cell-run', pingCount * cells);
   const mostDb = scratchFloats('cell-most', pingCount * cells);
   const full = scratchBytes('cell-full', pingCount * cells);
   const ends = Int32Array.from(bed.rangeM, (range) =>
     range === range ? Math.max(1, Math.min(n, Math.floor((range - firstRangeM) / step) - OVER_BED)) : n,
   );
   const used = ends.map((end) => Math.ceil(end / CELL));
+  const { levelDb, backDb, barDb, lid } = excess;
   const [cap, fullDb, third] = [CAP_DB, FULL_DB, 1 / CELL];
   for (let p = 0; p < pingCount; p++) {
     const row = p * n;
     const last = ends[p]!;
     const end = used[p]!;
-    const whole = Math.floor(last / CELL);
-    for (let c = 0, j = row, at = p * cells; c < end; c++, j += CELL, at++) {
-      if (c < whole) {
-        const x = over[j]!;
-        const y = over[j + 1]!;
-        const z = over[j + 2]!;
+    const open = Math.floor(Math.min(last, lid[p]!) / CELL);
+    const bar = barDb[p]!;
+    let run = 0;
+    for (
+      let c = 0, j = row, b = backRow(excess, p) + 1, at = p * cells;
+      c < end;
+      c++, j += CELL, b += CELL, at++
+    ) {
+      if (c < open) {
+        const x = levelDb[j]!;
+        const y = levelDb[j + 1]!;
+        const z = levelDb[j + 2]!;
         const two = x > y ? x : y;
-        const most = two > z ? two : z;
-        mostDb[at] = most;
+        // The background bends too little for each sample to need its own.
+        const back = backDb[b]! + bar;
+        const most = (two > z ? two : z) - back;
         // Most cells hold noise alone: only the others are looked at sample by sample.
         if (most < fullDb) {
-          meanDb[at] = (x + y + z) * third;
+          run += (x + y + z) * third - back;
+          runDb[at] = run;
+          mostDb[at] = most;
           full[at] = 0;
           continue;
         }
@@ -59,17 +70,19 @@ export function cellsOf(channel: Channel, bed: BedLine, over: Float32Array): Cel
       let most = -Infinity;
       let sum = 0;
       let count = 0;
-      const to = Math.min(row + last, j + CELL);
-      for (let k = j; k < to; k++) {
-        const x = over[k]!;
+      const from = c * CELL;
+      const to = Math.min(last, from + CELL);
+      for (let k = from; k < to; k++) {
+        const x = overAt(excess, p, k);
         if (x > most) most = x;
         if (x >= fullDb) count++;
         sum += x < cap ? x : cap;
       }
-      meanDb[at] = sum / (to - j);
+      run += sum / (to - from);
+      runDb[at] = run;
       mostDb[at] = most;
       full[at] = count;
     }
   }
-  return { cells, used, ends, meanDb, mostDb, full };
+  return { cells, used, ends, runDb, mostDb, full };
 }

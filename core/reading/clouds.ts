@@ -1,5 +1,6 @@
 import { clamp } from '@/core/maths';
 import type { Channel } from '@/core/recording';
+import { overAt, type Excess } from './background';
 import type { BedLine } from './findings';
 import { CELL, FULL_DB, type Cells } from './cells';
 import { scratchBytes } from './scratch';
@@ -35,7 +36,7 @@ export interface CloudOutline {
 export function findClouds(
   channel: Channel,
   bed: BedLine,
-  over: Float32Array,
+  excess: Excess,
   cells: Cells,
   pingsPerM: number,
 ): { clouds: CloudOutline[]; taken: Uint8Array } {
@@ -88,7 +89,7 @@ export function findClouds(
       for (let j = Math.max(0, top[k]! - reach); j <= Math.min(n - 1, bottom[k]! + reach); j++)
         taken[p * n + j] = 1;
     }
-    clouds.push(trimmed({ fromPing, toPing, top, bottom }, over, n, bedSample));
+    clouds.push(trimmed({ fromPing, toPing, top, bottom }, excess, bedSample));
   }
   return { clouds, taken };
 }
@@ -96,8 +97,7 @@ export function findClouds(
 /** Draws an outline in to the first and last sample of each ping that stands out, and measures what is inside. */
 function trimmed(
   { fromPing, toPing, top, bottom }: Omit<CloudOutline, 'overDb' | 'fill'>,
-  over: Float32Array,
-  n: number,
+  excess: Excess,
   bedSample: Int32Array,
 ): CloudOutline {
   let total = 0;
@@ -105,11 +105,11 @@ function trimmed(
   let filled = 0;
   for (let k = 0; k < top.length; k++) {
     if (top[k]! < 0) continue;
-    const row = (fromPing + k) * n;
+    const ping = fromPing + k;
     let a = top[k]!;
-    let b = Math.min(bottom[k]!, bedSample[fromPing + k]! - 1);
-    while (a <= b && over[row + a]! < FULL_DB) a++;
-    while (b >= a && over[row + b]! < FULL_DB) b--;
+    let b = Math.min(bottom[k]!, bedSample[ping]! - 1);
+    while (a <= b && overAt(excess, ping, a) < FULL_DB) a++;
+    while (b >= a && overAt(excess, ping, b) < FULL_DB) b--;
     if (a > b) {
       top[k] = bottom[k] = -1;
       continue;
@@ -117,8 +117,9 @@ function trimmed(
     top[k] = a;
     bottom[k] = b;
     for (let j = a; j <= b; j++) {
-      total += over[row + j]!;
-      if (over[row + j]! >= FULL_DB) filled++;
+      const over = overAt(excess, ping, j);
+      total += over;
+      if (over >= FULL_DB) filled++;
     }
     inside += b - a + 1;
   }

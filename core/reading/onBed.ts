@@ -1,5 +1,6 @@
 import { clamp, median, medianInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
+import { overAt, type Excess } from './background';
 import type { BedLine } from './findings';
 import { medianOfFive } from './medianOfFive';
 
@@ -82,23 +83,21 @@ const footprintOf = ({ beam }: Channel, rangeM: number): number =>
   2 * rangeM * Math.tan(clamp(beam.alongRad / 2, 0, 1.2));
 
 /** Height over the ground line of what joins the bed upward, by ping, m. */
-function heights(channel: Channel, bed: BedLine, ground: Float32Array, over: Float32Array): Float32Array {
-  const { pingCount, sampleCount: n, sampleStepM: step, resolutionM } = channel;
+function heights(channel: Channel, bed: BedLine, ground: Float32Array, excess: Excess): Float32Array {
+  const { pingCount, sampleStepM: step, resolutionM } = channel;
   const gap = Math.max(1, Math.round(Math.max(GAP_M, GAP_PULSES * resolutionM) / step));
   const out = new Float32Array(pingCount);
-  const [full] = [FULL_DB];
   for (let p = 0; p < pingCount; p++) {
     const range = bed.rangeM[p]!;
     if (range !== range) {
       out[p] = NaN;
       continue;
     }
-    const row = p * n;
     const foot = Math.floor((range - channel.firstRangeM) / step) - 1;
     let top = foot;
     let empty = 0;
     for (let j = foot; j > 0 && empty <= gap; j--) {
-      if (over[row + j]! >= full) {
+      if (overAt(excess, p, j) >= FULL_DB) {
         top = j;
         empty = 0;
       } else empty++;
@@ -108,16 +107,11 @@ function heights(channel: Channel, bed: BedLine, ground: Float32Array, over: Flo
   return out;
 }
 
-/** Finds what is joined to the bed, ping by ping. @param over excess, pings × samples, dB */
-export function findOnBed(
-  channel: Channel,
-  bed: BedLine,
-  over: Float32Array,
-  pingsPerM: number,
-): OnBedOutline[] {
+/** Finds what is joined to the bed, ping by ping. */
+export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsPerM: number): OnBedOutline[] {
   const { pingCount, resolutionM } = channel;
   const ground = groundLine(channel, bed, pingsPerM);
-  const height = medianOfFive(heights(channel, bed, ground, over));
+  const height = medianOfFive(heights(channel, bed, ground, excess));
   const least = Math.max(LEAST_HEIGHT_M, resolutionM);
   const gapPings = Math.max(2, Math.round(GAP_WAY_M * pingsPerM));
   const out: OnBedOutline[] = [];
@@ -126,7 +120,7 @@ export function findOnBed(
     let to = p;
     for (let q = p + 1; q < pingCount && q - to <= gapPings; q++) if (height[q]! >= least) to = q;
     if (to - p + 1 >= LEAST_PINGS) {
-      const outline = measured(channel, bed, ground, over, height, p, to, pingsPerM);
+      const outline = measured(channel, bed, ground, excess, height, p, to, pingsPerM);
       // Where the ground itself steps by as much, the edge of the step is no thing on it.
       let low = Infinity;
       let high = 0;
@@ -147,7 +141,7 @@ function measured(
   channel: Channel,
   bed: BedLine,
   ground: Float32Array,
-  over: Float32Array,
+  excess: Excess,
   height: Float32Array,
   from: number,
   to: number,
@@ -190,10 +184,10 @@ function measured(
       inside++;
       count++;
       sum += x;
-      if (over[p * n + j]! >= FULL_DB) standing++;
+      if (overAt(excess, p, j) >= FULL_DB) standing++;
       if (x > peak) {
         peak = x;
-        peakOver = over[p * n + j]!;
+        peakOver = overAt(excess, p, j);
       }
     }
     if (count < 2) continue;
@@ -226,18 +220,17 @@ const BEAM_ADDS = 0.6;
 export function blankOnBed(
   channel: Channel,
   bed: BedLine,
-  over: Float32Array,
+  { lid }: Excess,
   { fromPing, toPing, heightM }: OnBedOutline,
 ): void {
-  const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, resolutionM } = channel;
+  const { pingCount, sampleStepM: step, firstRangeM, resolutionM } = channel;
   const margin = Math.max(2 * step, resolutionM);
   for (let p = Math.max(0, fromPing - BLANK_PINGS); p <= Math.min(pingCount - 1, toPing + BLANK_PINGS); p++) {
     const h = heightM[clamp(p - fromPing, 0, heightM.length - 1)]!;
     const range = bed.rangeM[p]!;
     if (range !== range || h !== h) continue;
     const top = Math.max(0, Math.floor((range - h - margin - firstRangeM) / step));
-    const foot = Math.min(n - 1, Math.ceil((range - firstRangeM) / step));
-    for (let j = top; j <= foot; j++) over[p * n + j] = Math.min(over[p * n + j]!, 0);
+    if (top < lid[p]!) lid[p] = top;
   }
 }
 

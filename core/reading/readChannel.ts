@@ -1,7 +1,7 @@
 import { median } from '@/core/maths';
 import type { Channel, Navigation, Recording } from '@/core/recording';
 import { findFalseBeds, findRingDown, takeOffBars } from './artefacts';
-import { excessOf, surroundingsOf } from './background';
+import { excessOf } from './background';
 import { trackBed } from './bedLine';
 import { bedShape } from './bedShape';
 import { cellsOf } from './cells';
@@ -66,24 +66,24 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
   const bed = trackBed(fine);
   const channel = croppedToBed(fine, bed);
   const excess = excessOf(channel, bed, recording.pingRate);
-  const named = takeOffBars(channel, bed, excess.overDb);
+  const named = takeOffBars(channel, bed, excess);
   const messM = topMess(channel, bed);
   const cover: CoverFinding[] = [];
-  for (const outline of findOnBed(channel, bed, excess.overDb, pingsPerM)) {
+  for (const outline of findOnBed(channel, bed, excess, pingsPerM)) {
     const finding = coverFinding(outline, channel, recording, bed);
     if (finding.confidence < LEAST_CONFIDENCE) continue;
     cover.push(finding);
     // What stands on the bed is neither bait nor fish.
-    blankOnBed(channel, bed, excess.overDb, outline);
+    blankOnBed(channel, bed, excess, outline);
   }
-  const cells = cellsOf(channel, bed, excess.overDb);
-  const { clouds: dense, taken } = findClouds(channel, bed, excess.overDb, cells, pingsPerM);
+  const cells = cellsOf(channel, bed, excess);
+  const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, pingsPerM);
   const clouds = dense.filter((cloud) => {
     const name = risingBubbles(cloud, channel, speed, recording.pingRate);
     if (name) named.push(name);
     return name === null;
   });
-  const sought = { overDb: excess.overDb, cells, aroundDb: surroundingsOf(channel, cells), taken };
+  const sought = { excess, cells, taken };
   const pieces = followEchoes(channel, bed, sought, messM)
     .filter((track) => track.pings.length >= LEAST_PIECE || longEnough(track, channel, speed, rate, messM))
     .map((track) => fitted(track, timeS, speed))

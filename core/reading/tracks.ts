@@ -1,6 +1,8 @@
 import type { Channel } from '@/core/recording';
+import { overAt, type Excess } from './background';
 import { CELL, type Cells } from './cells';
 import type { BedLine } from './findings';
+import { aroundDb, surroundingCells } from './surroundings';
 
 /** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
 const BEGIN_DB = 11;
@@ -32,18 +34,17 @@ interface Peak {
   sample: number;
 }
 
-/** What echoes are sought in: the excess, its cells, what surrounds them, and 1 where a sample is already spoken for. */
+/** What echoes are sought in: the excess, its cells, and 1 where a sample is already spoken for. */
 export interface Sought {
-  overDb: Float32Array;
+  excess: Excess;
   cells: Cells;
-  aroundDb: Float32Array;
   taken: Uint8Array;
 }
 
 /** The echoes of one ping that stand out and are no thicker than one target's. */
 function peaksOf(
   channel: Channel,
-  { overDb, cells: { cells, mostDb, ends }, aroundDb, taken }: Sought,
+  { excess, cells, taken }: Sought,
   p: number,
   firstSample: number,
   messSample: number,
@@ -52,17 +53,19 @@ function peaksOf(
 ): void {
   out.length = 0;
   const first = Math.max(1, firstSample);
-  const end = Math.min(endSample, ends[p]!);
+  const end = Math.min(endSample, cells.ends[p]!);
   const row = p * channel.sampleCount;
-  const cellRow = p * cells;
+  const cellRow = p * cells.cells;
+  const half = surroundingCells(channel.sampleStepM);
   const last = Math.ceil(end / CELL);
   for (let c = Math.floor(first / CELL); c < last; c++) {
-    const around = aroundDb[cellRow + c]!;
-    if (mostDb[cellRow + c]! - around < GO_ON_DB) continue;
+    if (cells.mostDb[cellRow + c]! < GO_ON_DB) continue;
+    const around = aroundDb(cells, half, p, c);
+    if (cells.mostDb[cellRow + c]! - around < GO_ON_DB) continue;
     const to = Math.min(end, (c + 1) * CELL);
     for (let j = Math.max(first, c * CELL); j < to; j++) {
       // In the mess under the surface an echo counts by what it has over a mark's usual due.
-      const here = overDb[row + j]! - around - (j < messSample ? IN_MESS_DB : 0);
+      const here = overAt(excess, p, j) - around - (j < messSample ? IN_MESS_DB : 0);
       if (here < GO_ON_DB || taken[row + j] === 1) continue;
       const peak = peakAt(channel, row, j, here);
       if (peak) out.push(peak);
