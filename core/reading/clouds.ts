@@ -3,6 +3,7 @@ import type { Channel } from '@/core/recording';
 import { overAt, type Excess } from './background';
 import type { BedLine } from './findings';
 import { CELL, FULL_DB, type Cells } from './cells';
+import { fitCrossing } from './crossing';
 import { scratchBytes } from './scratch';
 
 /** Size of the window whose filling is measured: metres of range, and metres of way either side as pings (within bounds). */
@@ -32,12 +33,40 @@ export interface CloudOutline {
   fill: number;
 }
 
+/** Within so many pulses of the curve of one passing point, the strongest echoes of all pings are one body's. */
+const ONE_BODY = 0.5;
+
+/** Whether a cloud is one big body close by, whose side lobes and parts fill the window: its crests lie on one crossing curve. */
+function isOneBody(
+  { fromPing, top, bottom }: Pick<CloudOutline, 'fromPing' | 'top' | 'bottom'>,
+  channel: Channel,
+  timeS: Float64Array,
+  speedMps: number,
+): boolean {
+  const { sampleCount: n, sampleStepM: step, firstRangeM, levelDb } = channel;
+  const times: number[] = [];
+  const crests: number[] = [];
+  top.forEach((a, k) => {
+    if (a < 0) return;
+    const row = (fromPing + k) * n;
+    let best = a;
+    for (let j = a + 1; j <= Math.min(n - 1, bottom[k]!); j++)
+      if (levelDb[row + j]! > levelDb[row + best]!) best = j;
+    times.push(timeS[fromPing + k]!);
+    crests.push(firstRangeM + best * step);
+  });
+  const curve = fitCrossing(times, crests, speedMps);
+  return curve !== null && curve.offM < ONE_BODY * channel.resolutionM;
+}
+
 /** Clouds of a channel and, pings × samples, 1 where a sample is in or close to one. */
 export function findClouds(
   channel: Channel,
   bed: BedLine,
   excess: Excess,
   cells: Cells,
+  timeS: Float64Array,
+  speedMps: number,
   pingsPerM: number,
 ): { clouds: CloudOutline[]; taken: Uint8Array } {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
@@ -78,6 +107,7 @@ export function findClouds(
     for (let k = 0; k < pings; k++) if (top[k]! >= 0) tallest = Math.max(tallest, bottom[k]! - top[k]! + 1);
     // The window reaches half its height beyond the members it is centred on.
     if ((tallest + 2 * half * CELL) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
+    if (isOneBody({ fromPing, top, bottom }, channel, timeS, speedMps)) continue;
     const reach = half * CELL;
     for (
       let p = Math.max(0, fromPing - SKIRT_PINGS);

@@ -8,6 +8,9 @@ export interface Crossing {
   offM: number;
 }
 
+/** A fish adds or takes away up to this from the boat's speed, m/s. */
+export const SWIM_MPS = 0.5;
+
 /** Solves a 3 × 3 symmetric system by elimination; null when it is singular. */
 function solve3(m: number[][], y: number[]): number[] | null {
   const a = m.map((row, i) => [...row, y[i]!]);
@@ -43,13 +46,12 @@ function offOf(
 /**
  * Fits the crossing curve: free in speed by least squares on r², then, when that speed is not plausible, with the
  * boat's own speed. Null with fewer than three points.
- * @param boatMps speed of the boat; a fish adds or takes away up to `swimMps`
+ * @param boatMps speed of the boat
  */
 export function fitCrossing(
   timeS: readonly number[],
   rangeM: readonly number[],
   boatMps: number,
-  swimMps = 0.5,
 ): Crossing | null {
   const count = timeS.length;
   if (count < 3) return null;
@@ -66,8 +68,8 @@ export function fitCrossing(
       power *= t;
     }
   }
-  const slowest = Math.max(0, boatMps - swimMps);
-  const fastest = boatMps + swimMps;
+  const slowest = Math.max(0, boatMps - SWIM_MPS);
+  const fastest = boatMps + SWIM_MPS;
   const free =
     count >= 5
       ? solve3(

@@ -33,6 +33,8 @@ const LONGER = 1.5;
 /** How far out a strong fish is still seen, in half widths of the beam. */
 const EDGE = 2;
 const LEAST_PINGS = 4;
+/** Nearest in the middle and farther at both ends by so many pulses, it has been passed: nothing towed is. */
+const PASSED = 1.5;
 /** Share of its pings that must lie at one range when the line was let out or taken in on the way. */
 const LEVEL_SHARE = 0.55;
 /** Small bubbles rise this fast (Clift et al. 1978), m/s; told apart only while the boat keeps still. */
@@ -54,9 +56,17 @@ function lineThrough(pings: readonly number[], rangeM: readonly number[]): { slo
   return { slope, offM: Math.sqrt(off / n) };
 }
 
+/** How much farther both ends of a mark are than its middle, m: the medians of its first, middle and last fifth. */
+function legsOf(rangeM: readonly number[]): number {
+  const fifth = Math.max(1, Math.floor(rangeM.length / 5));
+  const middle = (rangeM.length - fifth) >> 1;
+  const ends = Math.min(median(rangeM.slice(0, fifth)), median(rangeM.slice(-fifth)));
+  return ends - median(rangeM.slice(middle, middle + fifth));
+}
+
 /**
  * Names a mark that cannot be a fish, or null. Another sounder: equally strong each time and on a straight slant, as two
- * clocks make it. Own gear: at one range for longer than a fish could stay in the beam at this speed.
+ * clocks make it. Own gear: at one range, and without legs, for longer than a fish could stay in the beam at this speed.
  */
 export function notFish(
   { track }: Fitted,
@@ -92,7 +102,13 @@ export function notFish(
   const share = pings.length / (to - from + 1);
   const depth = median(rangeM);
   const level = rangeM.filter((r) => Math.abs(r - depth) < pulse).length / rangeM.length;
-  if (way > LONGER * inBeam && way > 5 && share > 0.6 && (offM < 2 * pulse || level > LEVEL_SHARE))
+  if (
+    way > LONGER * inBeam &&
+    way > 5 &&
+    share > 0.6 &&
+    (offM < 2 * pulse || level > LEVEL_SHARE) &&
+    legsOf(rangeM) < PASSED * pulse
+  )
     return { kind: 'own-gear', ...named, slantM: 0 };
   return null;
 }

@@ -1,6 +1,6 @@
-import { median } from '@/core/maths';
+import { clamp, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
-import { fitCrossing, type Crossing } from './crossing';
+import { fitCrossing, SWIM_MPS, type Crossing } from './crossing';
 import type { Track } from './tracks';
 import { STILL_MPS } from './stillBoat';
 
@@ -38,6 +38,10 @@ const BODY_M = 0.45;
 const LESSER_DB = 3;
 /** What comes in by the beam's side lobes is at least this much weaker than in its main lobe, dB. */
 const SIDE_LOBE_DB = 14;
+/** Seen aslant, another part of a body may answer than from above: by so much of the sine of the angle, m. */
+const ASLANT_M = 0.3;
+/** How far off the axis, in widths of the beam, a strong fish is still seen. */
+const SEEN_OUT_TO = 1.25;
 /** Beyond this off the axis nothing is looked for, as a tangent. */
 const FARTHEST = Math.tan((65 * Math.PI) / 180);
 
@@ -67,6 +71,28 @@ function besideIt(piece: Fitted, mark: Fitted, pulseM: number): boolean {
   );
 }
 
+/** How far a piece lies off a mark's curve at a relative speed, m. */
+const offCurve = ({ track, times }: Fitted, { nearestRangeM, nearestTimeS }: Crossing, mps: number): number =>
+  median(
+    times.map((t, i) => Math.abs(track.rangeM[i]! - Math.hypot(nearestRangeM, mps * (t - nearestTimeS)))),
+  );
+
+/** The relative speed at which a piece would lie on a mark's curve, as near to the boat's own as a fish can bring it, m/s. */
+function speedTold(
+  { track, times }: Fitted,
+  { nearestRangeM, nearestTimeS }: Crossing,
+  boatMps: number,
+): number {
+  const told = median(
+    times.map(
+      (t, i) =>
+        Math.sqrt(Math.max(0, track.rangeM[i]! ** 2 - nearestRangeM ** 2)) /
+        Math.max(1e-3, Math.abs(t - nearestTimeS)),
+    ),
+  );
+  return clamp(told, Math.max(0, boatMps - SWIM_MPS), boatMps + SWIM_MPS);
+}
+
 /**
  * Puts the pieces of one mark together: a piece joins another when its ranges lie on the other's curve, or when both
  * curves have the same nearest point (the two legs of an arch whose middle faded). Lesser parts of the same body, and faint
@@ -79,7 +105,7 @@ export function joinPieces(
   { resolutionM: pulseM, beam }: Channel,
 ): Fitted[] {
   // A curve is only believed as far out as a strong fish can still be in the beam.
-  const reach = Math.tan(Math.min(1.2, 0.9 * beam.alongRad));
+  const reach = Math.tan(Math.min(1.2, SEEN_OUT_TO * beam.alongRad));
   const sorted = pieces.slice().sort((a, b) => b.track.pings.length - a.track.pings.length);
   const out: Fitted[] = [];
   for (const piece of sorted) {
@@ -99,12 +125,7 @@ export function joinPieces(
       if (!curve) continue;
       const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
       if (away > FARTHEST * curve.nearestRangeM) continue;
-      const offs = piece.times.map((t, i) =>
-        Math.abs(
-          piece.track.rangeM[i]! - Math.hypot(curve.nearestRangeM, curve.speedMps * (t - curve.nearestTimeS)),
-        ),
-      );
-      const off = median(offs);
+      const off = offCurve(piece, curve, curve.speedMps);
       const rise = median(piece.track.rangeM.map((r) => r - curve.nearestRangeM));
       // The farther out, the less well the curve is known.
       if (
@@ -115,7 +136,11 @@ export function joinPieces(
         break;
       }
       if (away > reach * curve.nearestRangeM) continue;
-      const sameCurve = off < 1.5 * pulseM;
+      const aslant = away / Math.hypot(curve.nearestRangeM, away);
+      // A mark that hardly rises knows little of its speed: its legs may know it better.
+      const sameCurve =
+        off < 1.5 * pulseM + ASLANT_M * aslant ||
+        offCurve(piece, curve, speedTold(piece, curve, speed)) < pulseM;
       const fit = piece.curve;
       const sameApex =
         fit !== null &&

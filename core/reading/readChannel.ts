@@ -77,7 +77,7 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
     blankOnBed(channel, bed, excess, outline);
   }
   const cells = cellsOf(channel, bed, excess);
-  const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, pingsPerM);
+  const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, speed, pingsPerM);
   const clouds = dense.filter((cloud) => {
     const name = risingBubbles(cloud, channel, speed, recording.pingRate);
     if (name) named.push(name);

@@ -81,14 +81,18 @@ function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number)
   const any = visibleFish(scene, track, rig, face, Math.min(MARGIN_DB, weakest));
   const marks = fishOf(reading);
   const used = new Set<number>();
+  // Of two readings of one fish the longer is the right one, and the other is wrong.
+  const pingsOf = (m: FishFinding): number => m.toPing - m.fromPing;
   const matched = (fish: VisibleFish): FishFinding | undefined =>
-    marks.find(
-      (m) =>
-        !used.has(m.id) &&
-        m.fromPing <= fish.pings[fish.pings.length - 1]! + 3 &&
-        m.toPing >= fish.pings[0]! - 3 &&
-        Math.abs(m.rangeM - fish.nearestRangeM) < 0.4 + 0.02 * fish.nearestRangeM,
-    );
+    marks
+      .filter(
+        (m) =>
+          !used.has(m.id) &&
+          m.fromPing <= fish.pings[fish.pings.length - 1]! + 3 &&
+          m.toPing >= fish.pings[0]! - 3 &&
+          Math.abs(m.rangeM - fish.nearestRangeM) < 0.4 + 0.02 * fish.nearestRangeM,
+      )
+      .sort((a, b) => pingsOf(b) - pingsOf(a))[0];
   strong.forEach((fish, i) => {
     const faint = any[i]!;
     const seen = fish.pings.length > 0 ? fish : faint;
