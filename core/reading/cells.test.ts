@@ -1,8 +1,9 @@
 import { seededRandom } from '@/core/maths';
 import type { Channel } from '@/core/recording';
-import { surroundingsOf } from './background';
+import { overAt, type Excess } from './background';
 import { CELL, cellsOf, FULL_DB } from './cells';
 import { scratchBytes, scratchFloats } from './scratch';
+import { aroundDb, surroundingCells } from './surroundings';
 
 const PINGS = 40;
 const SAMPLES = 100;
@@ -26,10 +27,44 @@ function made(): { over: Float32Array; bed: { rangeM: Float32Array; contrastDb: 
   return { over, bed: { rangeM, contrastDb: new Float32Array(PINGS) } };
 }
 
+/** The excess of levels over a background of nothing, down to the last sample. */
+const excessOver = (levelDb: Float32Array): Excess => ({
+  sampleCount: SAMPLES,
+  levelDb,
+  backDb: new Float32Array(Math.ceil(PINGS / 16) * SAMPLES),
+  barDb: new Float32Array(PINGS),
+  end: new Int32Array(PINGS).fill(SAMPLES),
+  lid: new Int32Array(PINGS).fill(SAMPLES),
+});
+
+describe('excess', () => {
+  const excess = excessOver(new Float32Array(PINGS * SAMPLES).fill(20));
+  excess.backDb.fill(4, SAMPLES);
+  excess.barDb[20] = 3;
+  excess.lid[21] = 50;
+  excess.end[21] = 80;
+  it('is the level less the background of its pings and what is taken off a whole ping', () => {
+    expect(overAt(excess, 3, 7)).toBe(20);
+    expect(overAt(excess, 19, 7)).toBe(16);
+    expect(overAt(excess, 20, 7)).toBe(13);
+  });
+  it('is nothing under the lid of what stands on the bed, but what is less than nothing stays, and none past the end', () => {
+    expect(overAt(excess, 21, 49)).toBe(16);
+    expect(overAt(excess, 21, 50)).toBe(0);
+    excess.levelDb[21 * SAMPLES + 60] = -5;
+    expect(overAt(excess, 21, 60)).toBe(-9);
+    excess.levelDb[21 * SAMPLES + 90] = -5;
+    expect(overAt(excess, 21, 90)).toBe(0);
+  });
+});
+
 describe('cells', () => {
   const { over, bed } = made();
   over[12 * SAMPLES + 31] = 25;
-  const cells = cellsOf(channel, bed, over);
+  const cells = cellsOf(channel, bed, excessOver(over));
+  const half = surroundingCells(channel.sampleStepM);
+  const meanOf = ({ runDb }: typeof cells, at: number, c: number): number =>
+    runDb[at]! - (c > 0 ? runDb[at - 1]! : 0);
 
   it('say of each three samples what those say', () => {
     for (let p = 0; p < PINGS; p++)
@@ -42,7 +77,7 @@ describe('cells', () => {
         expect(cells.mostDb[at]).toBeCloseTo(Math.max(...mine), 5);
         expect(cells.full[at]).toBe([...mine].filter((x) => x >= FULL_DB).length);
         const capped = [...mine].map((x) => Math.min(x, 12));
-        expect(cells.meanDb[at]).toBeCloseTo(capped.reduce((a, x) => a + x, 0) / mine.length, 4);
+        expect(meanOf(cells, at, c)).toBeCloseTo(capped.reduce((a, x) => a + x, 0) / mine.length, 4);
       }
   });
   it('end over the bed, or with the window where there is none', () => {
@@ -50,24 +85,23 @@ describe('cells', () => {
     expect(cells.ends[7]).toBe(SAMPLES);
   });
   it('have surroundings near noise’s own mean, which a lone echo hardly moves', () => {
-    const around = surroundingsOf(channel, cells);
     const all: number[] = [];
-    for (let p = 10; p < 30; p++) for (let c = 5; c < 12; c++) all.push(around[p * cells.cells + c]!);
+    for (let p = 10; p < 30; p++) for (let c = 5; c < 12; c++) all.push(aroundDb(cells, half, p, c));
     const mean = all.reduce((a, x) => a + x, 0) / all.length;
     // The logarithm's mean lies 2.51 dB under the mean and is put back; what falls under 0 is held there.
     expect(mean).toBeGreaterThanOrEqual(0);
     expect(mean).toBeLessThan(0.6);
     // One capped echo among a window of some 17 samples by 11 pings: at most 12 / 187 dB and its own share.
-    expect(around[12 * cells.cells + 10]!).toBeLessThan(mean + 0.5);
+    expect(aroundDb(cells, half, 12, 10)).toBeLessThan(mean + 0.5);
   });
-  it('forget nothing when a ping leaves the window and another takes its place', () => {
+  it('have surroundings of a few pings and no more, each by its own mean', () => {
     const flat = new Float32Array(PINGS * SAMPLES).fill(-2.51);
     for (let j = 0; j < SAMPLES; j++) flat[3 * SAMPLES + j] = 10;
-    const quiet = cellsOf(channel, bed, flat);
-    const around = surroundingsOf(channel, quiet);
-    expect(around[3 * quiet.cells + 10]!).toBeGreaterThan(0.5);
+    const quiet = cellsOf(channel, bed, excessOver(flat));
+    // One of nine pings (the window is cut at the first) is loud: 10 / 9 dB over, the rest at nothing.
+    expect(aroundDb(quiet, half, 3, 10)).toBeCloseTo((10 + 8 * -2.51) / 9 + 2.51, 2);
     // Twelve pings on, the loud one is out of it.
-    expect(around[15 * quiet.cells + 10]!).toBeCloseTo(0, 3);
+    expect(aroundDb(quiet, half, 15, 10)).toBeCloseTo(0, 3);
   });
 });
 

@@ -1,4 +1,4 @@
-import { logistic } from '@/core/maths';
+import { clamp, logistic } from '@/core/maths';
 import type { Channel, Recording } from '@/core/recording';
 import type { CloudOutline } from './clouds';
 import { confidenceOf } from './confidence';
@@ -8,6 +8,8 @@ import { STILL_MPS } from './stillBoat';
 
 /** What begins this near under the mess at the surface may well hang from it, m. */
 const HANGS_M = 0.4;
+/** What begins so far up in the mess is taken for a part of it, m. */
+const WITHIN_M = 1;
 
 /** Half of all clouds so many times longer than high are hunted, and how quickly that grows with the logarithm (nominal). */
 const EVEN_STRETCH = 3.5;
@@ -69,7 +71,7 @@ export function cloudFinding(
       0.5 * (cloud.overDb - 9) +
         0.15 * (Math.min(pings, 20) - 10) +
         2 * (filled - 0.6) -
-        (rangeM < messM + HANGS_M ? 3 : 0),
+        (rangeM < messM + HANGS_M ? 3 + 3 * clamp((messM - rangeM) / WITHIN_M, 0, 1) : 0),
     ),
     reasons: [
       { name: 'stretched', times: state.stretched },
