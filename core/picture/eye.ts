@@ -75,12 +75,34 @@ export function paletteLab(name: PaletteName): Float32Array {
 
 /** Weights of a Gaussian of a standard deviation in cells; a single 1 where it is too narrow to matter. */
 function kernel(sigma: number): Float32Array {
-  const reach = sigma < 0.25 ? 0 : Math.ceil(2 * sigma);
+  const reach = sigma < 0.25 ? 0 : Math.max(1, Math.round(2 * sigma));
   const out = Float32Array.from({ length: 2 * reach + 1 }, (_, i) =>
     Math.exp(-0.5 * ((i - reach) / Math.max(sigma, 1e-3)) ** 2),
   );
   const sum = out.reduce((a, b) => a + b, 0);
   return out.map((w) => w / sum);
+}
+
+/** Each value of `from` as the weighted sum of those `stride` apart. Doubles, since converting costs more than adding. */
+function blurInto(
+  out: Float64Array,
+  to: number,
+  from: Float64Array,
+  count: number,
+  stride: number,
+  blur: Float32Array,
+): void {
+  const reach = blur.length >> 1;
+  const middle = reach * stride;
+  const own = blur[reach]!;
+  for (let i = 0; i < count; i++) out[to + i] = own * from[middle + i]!;
+  // It is the same to either side.
+  for (let k = 1; k <= reach; k++) {
+    const weight = blur[reach - k]!;
+    const before = middle - k * stride;
+    const after = middle + k * stride;
+    for (let i = 0; i < count; i++) out[to + i]! += weight * (from[before + i]! + from[after + i]!);
+  }
 }
 
 /** A piece of the picture as CIELAB after the eye's blur: columns × rows, three a cell. */
@@ -89,7 +111,7 @@ interface Patch {
   r0: number;
   columns: number;
   rows: number;
-  lab: Float32Array;
+  lab: Float64Array;
 }
 
 function patchOf(
@@ -105,9 +127,8 @@ function patchOf(
   const rows = r1 - r0 + 1;
   const reach = blur.length >> 1;
   // Blurred along the rows first, with what lies beside the patch, then along the columns.
-  const tall = new Float32Array(3 * (columns + 2 * reach) * rows);
-  const strip = new Float32Array(3 * (rows + 2 * reach));
-  const taps = blur.length;
+  const tall = new Float64Array(3 * (columns + 2 * reach) * rows);
+  const strip = new Float64Array(3 * (rows + 2 * reach));
   for (let c = -reach; c < columns + reach; c++) {
     const col = clamp(c0 + c, 0, allColumns - 1);
     const under = bedRow ? bedRow[col]! : allRows;
@@ -118,22 +139,10 @@ function patchOf(
       strip[i++] = lab[at + 1]!;
       strip[i++] = lab[at + 2]!;
     }
-    const to = 3 * (c + reach) * rows;
-    for (let i = 0; i < 3 * rows; i++) {
-      let sum = 0;
-      for (let k = 0, at = i; k < taps; k++, at += 3) sum += blur[k]! * strip[at]!;
-      tall[to + i] = sum;
-    }
+    blurInto(tall, 3 * (c + reach) * rows, strip, 3 * rows, 3, blur);
   }
-  const out = new Float32Array(3 * columns * rows);
-  for (let c = 0; c < columns; c++) {
-    const to = 3 * c * rows;
-    for (let k = 0; k < taps; k++) {
-      const weight = blur[k]!;
-      const from = to + 3 * k * rows;
-      for (let i = 0; i < 3 * rows; i++) out[to + i]! += weight * tall[from + i]!;
-    }
-  }
+  const out = new Float64Array(3 * columns * rows);
+  blurInto(out, 0, tall, out.length, 3 * rows, blur);
   return { c0, r0, columns, rows, lab: out };
 }
 
@@ -145,6 +154,9 @@ function chanceOf(contrast: number, clutter: number, arcmin2: number): number {
   );
   return 1 - Math.pow(2, -Math.pow(contrast / threshold, STEEPNESS));
 }
+
+/** Of a colour or a difference of two. Math.hypot is many times slower than this. */
+const lengthSquared = ([l, a, b]: Lab): number => l * l + a * a + b * b;
 
 function seenMark(
   picture: Picture,
@@ -172,27 +184,28 @@ function seenMark(
   )
     return lost;
   const patch = patchOf(picture, lab, bedRow, blur, [c0, c1], [r0, r1]);
-  const inside = (c: number, r: number): boolean =>
-    Math.abs(c - place.column) <= place.halfColumns && Math.abs(r - place.row) <= place.halfRows;
   // What surrounds it at its own depth: above and below it the picture is another.
   let n = 0;
-  const mean: [number, number, number] = [0, 0, 0];
-  const outside: number[] = [];
-  for (let c = c0; c <= c1; c++)
-    for (let r = r0; r <= r1; r++) {
-      if (inside(c, r)) continue;
-      const at = 3 * ((c - c0) * patch.rows + (r - r0));
+  let [sumL, sumA, sumB, squares] = [0, 0, 0, 0];
+  const seen = patch.lab;
+  for (let c = c0; c <= c1; c++) {
+    const beside = Math.abs(c - place.column) > place.halfColumns;
+    for (let r = r0, at = 3 * (c - c0) * patch.rows; r <= r1; r++, at += 3) {
+      if (!beside && Math.abs(r - place.row) <= place.halfRows) continue;
+      const [l, a, b] = [seen[at]!, seen[at + 1]!, seen[at + 2]!];
       n++;
-      for (let k = 0; k < 3; k++) mean[k]! += patch.lab[at + k]!;
-      outside.push(at);
+      sumL += l;
+      sumA += a;
+      sumB += b;
+      squares += l * l + a * a + b * b;
     }
+  }
   if (n < 8) return lost;
-  for (let k = 0; k < 3; k++) mean[k]! /= n;
+  const mean: Lab = [sumL / n, sumA / n, sumB / n];
+  // Mean square of the distances from the mean.
+  const clutter = Math.sqrt(Math.max(0, squares / n - lengthSquared(mean)));
   const off = (at: number): number =>
-    Math.hypot(patch.lab[at]! - mean[0], patch.lab[at + 1]! - mean[1], patch.lab[at + 2]! - mean[2]);
-  let square = 0;
-  for (const at of outside) square += off(at) ** 2;
-  const clutter = Math.sqrt(square / n);
+    Math.sqrt(lengthSquared([seen[at]! - mean[0], seen[at + 1]! - mean[1], seen[at + 2]! - mean[2]]));
   const own: { off: number; c: number; r: number }[] = [];
   for (
     let c = Math.max(c0, place.column - place.halfColumns);
