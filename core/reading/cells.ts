@@ -51,21 +51,24 @@ export function cellsOf(channel: Channel, bed: BedLine, excess: Excess): Cells {
       c++, j += CELL, b += CELL, at++
     ) {
       if (c < open) {
-        const x = levelDb[j]!;
-        const y = levelDb[j + 1]!;
-        const z = levelDb[j + 2]!;
-        const two = x > y ? x : y;
         // The background bends too little for each sample to need its own.
         const back = backDb[b]! + bar;
-        const most = (two > z ? two : z) - back;
-        // Most cells hold noise alone: only the others are looked at sample by sample.
+        const x = levelDb[j]! - back;
+        const y = levelDb[j + 1]! - back;
+        const z = levelDb[j + 2]! - back;
+        const two = x > y ? x : y;
+        const most = two > z ? two : z;
+        mostDb[at] = most;
+        // Most cells hold noise alone.
         if (most < fullDb) {
-          run += (x + y + z) * third - back;
-          runDb[at] = run;
-          mostDb[at] = most;
+          run += (x + y + z) * third;
           full[at] = 0;
-          continue;
+        } else {
+          run += ((x < cap ? x : cap) + (y < cap ? y : cap) + (z < cap ? z : cap)) * third;
+          full[at] = (x >= fullDb ? 1 : 0) + (y >= fullDb ? 1 : 0) + (z >= fullDb ? 1 : 0);
         }
+        runDb[at] = run;
+        continue;
       }
       let most = -Infinity;
       let sum = 0;

@@ -35,6 +35,8 @@ export interface CloudOutline {
 
 /** Within so many pulses of the curve of one passing point, the strongest echoes of all pings are one body's. */
 const ONE_BODY = 0.5;
+/** What reaches farther up and down is more than one body, m. */
+const BODY_TALL_M = 1.2;
 
 /** Whether a cloud is one big body close by, whose side lobes and parts fill the window: its crests lie on one crossing curve. */
 function isOneBody(
@@ -107,7 +109,8 @@ export function findClouds(
     for (let k = 0; k < pings; k++) if (top[k]! >= 0) tallest = Math.max(tallest, bottom[k]! - top[k]! + 1);
     // The window reaches half its height beyond the members it is centred on.
     if ((tallest + 2 * half * CELL) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
-    if (isOneBody({ fromPing, top, bottom }, channel, timeS, speedMps)) continue;
+    if (tallest * step < BODY_TALL_M && isOneBody({ fromPing, top, bottom }, channel, timeS, speedMps))
+      continue;
     const reach = half * CELL;
     for (
       let p = Math.max(0, fromPing - SKIRT_PINGS);

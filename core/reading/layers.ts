@@ -17,7 +17,7 @@ export interface Layer {
 /** Pings of one block, and height of the bins looked at, m. */
 const BLOCK = 64;
 /** Every which ping of a block is looked at. */
-const EVERY = 3;
+const EVERY = 4;
 const BIN_M = 0.25;
 /** Water above and below a bin it is held against: from and to this far, in bins. */
 const NEAR = 4;

@@ -60,15 +60,18 @@ function peaksOf(
   const last = Math.ceil(end / CELL);
   for (let c = Math.floor(first / CELL); c < last; c++) {
     if (cells.mostDb[cellRow + c]! < GO_ON_DB) continue;
-    const around = aroundDb(cells, half, p, c);
-    if (cells.mostDb[cellRow + c]! - around < GO_ON_DB) continue;
+    let around = NaN;
     const to = Math.min(end, (c + 1) * CELL);
     for (let j = Math.max(first, c * CELL); j < to; j++) {
+      if (taken[row + j] === 1) continue;
       // In the mess under the surface an echo counts by what it has over a mark's usual due.
-      const here = overAt(excess, p, j) - around - (j < messSample ? IN_MESS_DB : 0);
-      if (here < GO_ON_DB || taken[row + j] === 1) continue;
-      const peak = peakAt(channel, row, j, here);
-      if (peak) out.push(peak);
+      const over = overAt(excess, p, j) - (j < messSample ? IN_MESS_DB : 0);
+      if (over < GO_ON_DB) continue;
+      const peak = peakAt(channel, row, j, over);
+      if (!peak) continue;
+      if (around !== around) around = aroundDb(cells, half, p, c);
+      peak.over -= around;
+      if (peak.over >= GO_ON_DB) out.push(peak);
     }
   }
 }
