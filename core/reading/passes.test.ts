@@ -10,7 +10,7 @@ import { stretchesOf } from '@/core/reading/stretches';
 import type { Channel, Recording } from '@/core/recording';
 import { GENERIC_RIG, transducerOf, type Face, type Rig } from '@/core/rig';
 import { holding, layTrack, makeScene, idlePass, recipeOf, trackOver, type Scene } from '@/core/scene';
-import { simulate } from '@/core/sounder';
+import { simulate, visibleFish } from '@/core/sounder';
 import { seededRandom } from '@/core/maths';
 import { madePass } from '@/scripts/accuracy/passes';
 
@@ -57,6 +57,25 @@ describe('clouds', () => {
     expect(calm.every((c) => c.mood === 'calm' && c.moodProbability > 0.5)).toBe(true);
     const hunted = moods('vendace-hunted');
     expect(hunted.some((c) => c.mood === 'hunted')).toBe(true);
+  });
+});
+
+describe('one big body close by', () => {
+  it('is a fish, though its parts and the side lobes of a swept pulse fill the water about it as bait does', () => {
+    // Passes in which such a fish was read as a cloud.
+    for (const seed of [1023452912, 1023452930, 1023452971]) {
+      const pass = madePass(seed);
+      expect(pass.scene.clouds).toEqual([]);
+      const { findings } = readingOf(pass.recording);
+      expect(findings.filter((f) => f.kind === 'cloud')).toEqual([]);
+      const near = visibleFish(pass.scene, pass.track, GENERIC_RIG, pass.face)
+        .filter((f) => f.pings.length > 4)
+        .sort((a, b) => b.peakDb - a.peakDb)[0]!;
+      const marks = findings.filter(
+        (f) => Math.abs(f.timeS - near.nearestTimeS) < 3 && Math.abs(f.rangeM - near.nearestRangeM) < 0.3,
+      );
+      expect(marks.map((f) => f.kind)).toEqual(['fish']);
+    }
   });
 });
 

@@ -1,7 +1,17 @@
+import { seededRandom } from '@/core/maths';
 import { readChannel, type Reading } from '@/core/reading';
 import type { Recording } from '@/core/recording';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
-import { bedDepthAt, layBed, makeScene, recipeOf, trackOver, truthOf, type Scene } from '@/core/scene';
+import {
+  bedDepthAt,
+  cruising,
+  layBed,
+  makeScene,
+  recipeOf,
+  trackOver,
+  truthOf,
+  type Scene,
+} from '@/core/scene';
 import { simulate, visibleFish } from '@/core/sounder';
 import { BED_MATERIALS, type BedMaterial } from '@/core/water';
 
@@ -124,6 +134,26 @@ describe('what is not a fish', () => {
     expect(reading.layers).toEqual([]);
     const real = visibleFish(scene, track, GENERIC_RIG, cone200).filter((f) => f.pings.length >= 4);
     expect(fishIn(reading).length).toBeLessThanOrEqual(real.length + 2);
+  });
+  it('a fish that swims along with the boat is passed in the end, and is no gear', () => {
+    // Over deep water the echo of a big fish near the face is heard for far longer than a weak one stays in the beam.
+    const track = trackOver('half-arches', 4);
+    const middle = track.timeS.length >> 1;
+    const [x, timeS] = [track.xM[middle]!, track.timeS[middle]!];
+    const boat =
+      (track.xM[middle + 1]! - track.xM[middle - 1]!) / (track.timeS[middle + 1]! - track.timeS[middle - 1]!);
+    const along = cruising(
+      { lengthM: 0.7, bladder: 'closed' },
+      timeS,
+      [x, 0.1, 4.5],
+      [0.45 * boat, 0, 0],
+      seededRandom(3),
+    );
+    const { reading } = passOver('half-arches', { scene: { fish: [along] } });
+    expect(reading.named.filter((n) => n.kind === 'own-gear')).toEqual([]);
+    const near = fishIn(reading).filter((f) => Math.abs(f.timeS - timeS) < 4);
+    expect(near).toHaveLength(1);
+    expect(Math.abs(near[0]!.rangeM - 4.5)).toBeLessThan(0.4);
   });
   it('a layer is found at its depth, and the fish above it stay fish', () => {
     const { reading } = passOver('thermocline');
