@@ -1,7 +1,17 @@
-import { beamPattern, deadZone, DETECTION_DB, echoMargin, waterPerRow, type Rig } from '@/core/rig';
+import {
+  beamPattern,
+  deadZone,
+  DETECTION_DB,
+  echoMargin,
+  strongestNoise,
+  waterPerRow,
+  type Rig,
+} from '@/core/rig';
 import { PALETTE_BOTTOM_DB, type Settings } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { squareOnGain, tiltLoss } from '@/core/water';
+import { heldWay } from './heldWay';
+import { likelyShapes } from './likelyShapes';
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Brief } from './brief';
 import { STILL_MPS } from './timeLines';
@@ -22,7 +32,10 @@ export interface Expectation {
   pings: number;
   /** How far the mark rises from its ends to its middle, m. */
   riseM: number;
+  /** What it is most likely drawn as, how likely, and what comes next: over the ways a fish may lie and fade. */
   shape: MarkShape;
+  likely: number;
+  rival: { shape: MarkShape; likely: number } | null;
   /** As drawn: columns wide, rows thick, rows of rise. */
   columns: number;
   rows: number;
@@ -35,37 +48,34 @@ export interface Expectation {
   secondEcho: boolean;
 }
 
-/** Rise under which a mark is flat, in pulse lengths: the same as the reader's. */
-const FLAT_PULSES = 0.8;
-/** Fewer pings are a speck like any other, so many a dot; up to so many, and whatever a slice passes, are a dash. */
-const FEWEST_PINGS = 1.6;
-const DOT_PINGS = 2;
-const DASH_PINGS = 4;
 /** A mark goes on over so many pings without an echo. */
 const BRIDGED_PINGS = 3;
-/** Farther off the axis nothing is promised, rad. */
-const FARTHEST_RAD = 1.05;
-/** So few pings are a mark only when each stands out by itself from all the noise of a screen, dB. */
-const FEW_PINGS = 4;
-const FEW_NEED_DB = 20;
-/** Where nothing is passed a mark must hold from ping to ping, or it is pieces, dB. */
-const HELD_NEED_DB = DETECTION_DB + 3;
-/** Finer than this a fish is not one echo but several: what a sweep tells apart beyond it are parts of one body, m. */
-const BODY_M = 0.08;
-
 /**
- * Level over noise a mark of so many pings must have, dB: a few alone must stand out by themselves. Of a fine pulse a body takes up
- * several cells, and the strongest noise of k cells lies H_k (1 + 1/2 + … + 1/k) over the mean of one.
+ * Level over noise at which half of all fish are found that cross a beam in so many pings: each comes and goes, and the more pings
+ * there are the more of them are loud. 5 + 25/√n dB and never under 6, from simulated passes (docs/decisions.md).
  */
-export function neededDb(pings: number, resolutionM: number): number {
-  let strongest = 0;
-  for (let k = 1; k <= Math.max(1, BODY_M / resolutionM); k++) strongest += 1 / k;
-  const alone = pings < FEW_PINGS ? FEW_NEED_DB : pings === Infinity ? HELD_NEED_DB : DETECTION_DB;
-  return alone + 10 * Math.log10(strongest);
-}
+const FOUND_DB = 5;
+const FOUND_BY_PINGS_DB = 25;
+const FOUND_LEAST_DB = 6;
+/** At its ends a mark is met a little under the detection level, dB. */
+const ENDS_UNDER_DB = 2;
 
-/** Level over need from which a ping of a leg is hardly ever missed, dB. */
-const LEG_SPARE_DB = 3;
+/** Level over noise a mark of so many pings must have where it is nearest, dB. @param pings Infinity where nothing is passed */
+export const neededDb = (pings: number, resolutionM: number): number =>
+  (pings === Infinity
+    ? DETECTION_DB
+    : Math.max(FOUND_LEAST_DB, FOUND_DB + FOUND_BY_PINGS_DB / Math.sqrt(Math.max(pings, 0.5)))) +
+  strongestNoise(resolutionM);
+
+/** Shapes from the likeliest down; a dot and a dash are one promise: too few pings for a shape, or a slice. */
+function ranked(shares: ReturnType<typeof likelyShapes>): { shape: MarkShape; likely: number }[] {
+  const { dot = 0, dash = 0, ...rest } = shares;
+  const few: MarkShape = dot > dash ? 'dot' : 'dash';
+  return Object.entries({ ...rest, [few]: dot + dash })
+    .map(([shape, likely]) => ({ shape: shape as MarkShape, likely }))
+    .filter(({ likely }) => likely > 0)
+    .sort((x, y) => y.likely - x.likely);
+}
 
 /** Headings and rocking a fish's strength is taken over: nobody knows how it lies. rad */
 const HEADINGS = [0.13, 0.39, 0.65, 0.92, 1.18, 1.44];
@@ -88,49 +98,6 @@ function strengthFrom(
       for (const rock of ROCKS) sum += tiltLoss(length, wave, offRad * Math.cos(heading) + rock);
     return targetStrengthDb + gain - sum / (HEADINGS.length * ROCKS.length);
   };
-}
-
-/** How finely a beam is walked through, as a share of its half width, and how often the last step is then halved. */
-const WALK = 0.1;
-const HALVED = 6;
-
-/**
- * How far fore and aft of the nearest point a fish keeps a level, m: where twice the pattern's loss, and the longer way, have eaten
- * the margin, side lobes and all. 0 when it is lost even at its nearest.
- * @param asideM how far to the side of the boat's line it lies @param strengthFromDb its strength from so far off the vertical, dB
- * @param firstColourDb strength under which nothing is drawn, dB @param gapM a null of the beam no longer than this is bridged
- */
-export function heldWay(
-  p: Prediction,
-  depthM: number,
-  {
-    asideM = 0,
-    strengthFromDb = (_: number): number => p.targetStrengthDb,
-    needDb = DETECTION_DB,
-    firstColourDb = -Infinity,
-    gapM = 0,
-  } = {},
-): number {
-  const held = (x: number): boolean => {
-    const range = Math.hypot(depthM, asideM, x);
-    const lossDb = 10 * Math.log10(beamPattern(p.face.beam, x / range, asideM / range) + 1e-9);
-    const strengthDb = strengthFromDb(Math.acos(Math.min(1, depthM / range)));
-    return (
-      strengthDb + 2 * lossDb >= firstColourDb && echoMargin(p.budget, range, strengthDb, lossDb) >= needDb
-    );
-  };
-  if (!held(0)) return 0;
-  const step = WALK * depthM * Math.tan(p.face.beam.alongRad / 2);
-  const farthest = depthM * Math.tan(FARTHEST_RAD);
-  let way = 0;
-  for (let x = step; x <= farthest && x - way < Math.max(gapM, step) + 0.5 * step; x += step)
-    if (held(x)) way = x;
-  let part = step;
-  for (let k = 0; k < HALVED; k++) {
-    part /= 2;
-    if (held(way + part)) way += part;
-  }
-  return way;
 }
 
 /**
@@ -156,32 +123,26 @@ export function expectationOf(
   const pulseM = p.budget.resolutionM;
   const needDb = neededDb(nominal, pulseM);
   const gapM = (BRIDGED_PINGS * brief.speedMps) / settings.pingRate;
-  const way = heldWay(p, depthM, { asideM, strengthFromDb, needDb, gapM });
+  const endDb = DETECTION_DB - ENDS_UNDER_DB + strongestNoise(pulseM);
+  const way = heldWay(p, depthM, { asideM, strengthFromDb, needDb: endDb, gapM });
   // With gain by hand and depth made up for, the first colour is one strength at every depth.
   const firstColourDb =
     settings.gainMode === 'manual' && settings.tvg === 'target'
       ? PALETTE_BOTTOM_DB - settings.gainDb + settings.firstColourDb
       : -Infinity;
-  const drawn = heldWay(p, depthM, { asideM, strengthFromDb, needDb, gapM, firstColourDb });
+  const drawn = heldWay(p, depthM, { asideM, strengthFromDb, needDb: endDb, gapM, firstColourDb });
   const inConeS = still ? Infinity : through(way);
   const pings = inConeS * settings.pingRate;
-  // The outermost pings are missed as often as met: the legs that are drawn reach to where the echo has something to spare.
-  const leg = heldWay(p, depthM, { asideM, strengthFromDb, needDb: needDb + LEG_SPARE_DB, gapM });
-  const riseM = still ? 0 : Math.hypot(nearestM, leg) - nearestM;
-  const slice = p.face.beam.shape === 'fan';
-  const few = Math.round(pings);
-  const shape: MarkShape =
-    marginDb < needDb || pings < FEWEST_PINGS
-      ? 'nothing'
-      : still
-        ? 'line'
-        : few <= DOT_PINGS
-          ? 'dot'
-          : riseM > FLAT_PULSES * Math.max(pulseM, BODY_M)
-            ? 'arch'
-            : few <= DASH_PINGS || slice
-              ? 'dash'
-              : 'clip';
+  const riseM = still ? 0 : Math.hypot(nearestM, way) - nearestM;
+  const [promised, rival] = ranked(
+    likelyShapes(p, {
+      lengthM: Math.sqrt(brief.lengthM[0] * brief.lengthM[1]),
+      depthM,
+      asideM,
+      speedMps: still ? 0 : brief.speedMps,
+      pingRate: settings.pingRate,
+    }),
+  );
   const rowM = settings.bedLockM
     ? waterPerRow(1.25 * settings.bedLockM, rig.screen.rows)
     : waterPerRow(settings.rangeM - settings.topM, rig.screen.rows);
@@ -189,8 +150,9 @@ export function expectationOf(
     depthM,
     marginDb,
     needDb,
-    shape,
-    hidden: shape !== 'nothing' && strengthDb + 20 * Math.log10(loss + 1e-9) < firstColourDb,
+    ...promised!,
+    rival: rival ?? null,
+    hidden: promised!.shape !== 'nothing' && strengthDb + 20 * Math.log10(loss + 1e-9) < firstColourDb,
     effectiveRad: 2 * Math.atan(way / depthM),
     inConeS,
     pings,

@@ -55,7 +55,6 @@ export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from '.
 export {
   echoBudgetAt,
   expectationOf,
-  heldWay,
   marginCurve,
   neededDb,
   type EchoBudget,
@@ -64,3 +63,5 @@ export {
 export { driftOver, lanesOver, type Drift, type Ground, type Lanes } from './coverage';
 export { faultMiniature, miniature, MOUNT_FAULTS, type MountFault } from './miniature';
 export { planFromJson, PlanSchema, planToJson, type Plan } from './planFile';
+export { heldWay } from './heldWay';
+export { likelyShapes, type Meeting } from './likelyShapes';

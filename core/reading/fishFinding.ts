@@ -10,6 +10,7 @@ import {
   type Reason,
   type SizeReading,
 } from './findings';
+import { LONG_PINGS, markEvidence, shapeOfLegs } from './mark';
 import type { Fitted } from './pieces';
 import { beamStrength } from './strength';
 import { STILL_MPS } from './stillBoat';
@@ -26,8 +27,7 @@ export function legs(f: Fitted, nearest: number, apexS: number): { before: numbe
   return { before, after };
 }
 
-/** Pings beyond which a mark under a still boat is a line or a thread, and how many pulses a thread wanders, rms. */
-const LONG_PINGS = 40;
+/** How many pulses a thread wanders, rms. */
 const WANDERS = 0.8;
 
 /** How far a mark's ranges lie off their own mean, m, rms. */
@@ -36,23 +36,18 @@ function wander({ track }: Fitted): number {
   return Math.sqrt(track.rangeM.reduce((sum, r) => sum + (r - mean) ** 2, 0) / track.rangeM.length);
 }
 
-/** Rise of a leg from which it is one, in pulse lengths. */
-const RISES = 0.8;
-
 function shapeOf(f: Fitted, channel: Channel, speed: number, nearest: number, apexS: number): MarkShape {
   const pulseM = channel.resolutionM;
-  const { before, after } = legs(f, nearest, apexS);
   const pings = f.track.pings.length;
-  const most = Math.max(before, after) / pulseM;
-  const least = Math.min(before, after) / pulseM;
-  if (pings <= 2) return 'dot';
   // Under a boat that keeps still nothing is passed: what comes and goes is the fish's own way.
   if (speed < STILL_MPS && pings > LONG_PINGS) return wander(f) > WANDERS * pulseM ? 'thread' : 'line';
-  // A leg is missing when the other rises by a pulse's worth more; two that differ by less are as noise draws them.
-  if (least < RISES && most > RISES && most - least > RISES) return 'half';
-  if (least + most > 2 * RISES) return 'arch';
-  // A slice is so thin fore and aft that what is passed in it has no edge to clip.
-  return pings <= 4 || (channel.beam.shape === 'fan' && speed >= STILL_MPS) ? 'dash' : 'clip';
+  const { before, after } = legs(f, nearest, apexS);
+  return shapeOfLegs(
+    pings,
+    before / pulseM,
+    after / pulseM,
+    channel.beam.shape === 'fan' && speed >= STILL_MPS,
+  );
 }
 
 /** Standard deviation of a fish's strength from not knowing its kind of swim bladder, dB. */
@@ -185,11 +180,7 @@ export function fishFinding(
   const halfWidth = channel.beam.athwartRad / 2;
   const thick = median(track.thickM);
   const evidence =
-    2.3 +
-    0.13 * (Math.min(peakOver, 40) - 20) +
-    0.6 * Math.log(Math.min(track.pings.length, 40) / 8) -
-    // A mark with both its legs is hardly ever anything else.
-    (shape === 'arch' || speed < STILL_MPS ? 0 : 1) -
+    markEvidence(peakOver, track.pings.length, shape, speed < STILL_MPS) -
     // Nor has a mark under a boat that keeps still a curve to fit.
     (speed < STILL_MPS ? 0 : 0.8 * Math.max(0, offM / pulseM - 0.6)) -
     (gapToBedM !== null && gapToBedM < 0.4 ? 1.5 : 0);

@@ -12,6 +12,18 @@ export type {
   SizeReading,
 } from './findings';
 export { readChannel } from './readChannel';
+export {
+  BEGIN_DB,
+  FEW_STAND_OUT_DB,
+  FEWEST_PINGS,
+  GAP_PINGS,
+  GO_ON_DB,
+  LEAST_PIECE,
+  LONG_PINGS,
+  markEvidence,
+  shapeOfLegs,
+  USUAL_PINGS,
+} from './mark';
 export { trackBed } from './bedLine';
 export { fitCrossing, type Crossing } from './crossing';
 export { bedHardness, firstEchoDb, type BedStretch } from './hardness';

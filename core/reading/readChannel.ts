@@ -14,6 +14,7 @@ import { fishFinding } from './fishFinding';
 import { bedHardness } from './hardness';
 import { findLayers } from './layers';
 import { findLures } from './lure';
+import { FEW_STAND_OUT_DB, FEWEST_PINGS, LEAST_PIECE, USUAL_PINGS } from './mark';
 import { findMissingLeg } from './missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './notFish';
 import { blankOnBed, findOnBed } from './onBed';
@@ -24,14 +25,6 @@ import { findStructure } from './structure';
 import { topMess } from './topMess';
 import { followEchoes, type Track } from './tracks';
 import { croppedToBed, workingChannel } from './workingChannel';
-
-/** Pings a mark needs, where the beam has room for so many: two may be another sounder's, four in step are not. */
-const USUAL_PINGS = 4;
-/** Pieces of a mark may be shorter by one. */
-const LEAST_PIECE = USUAL_PINGS - 1;
-/** A mark can have no more pings than its beam has room for: then so few do, when its echo stands out this far, dB. */
-const FEWEST_PINGS = 2;
-const FEW_STAND_OUT_DB = 18;
 
 /** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
 function longEnough(

@@ -2,16 +2,12 @@ import type { Channel } from '@/core/recording';
 import { overAt, type Excess } from './background';
 import { CELL, type Cells } from './cells';
 import type { BedLine } from './findings';
+import { BEGIN_DB, GAP_PINGS, GO_ON_DB } from './mark';
 import { aroundDb, surroundingCells } from './surroundings';
 
-/** A peak must stand this far over the background to begin a track, and this far to go on with one, dB. */
-const BEGIN_DB = 11;
-const GO_ON_DB = 8;
 /** In the mess under the surface it must stand this much farther out, dB; nearer than this nothing is sought, m. */
 const IN_MESS_DB = 12;
 const TOP_M = 1;
-/** Pings a track may be missing before it ends. */
-const GAP_PINGS = 3;
 /** Thickness beyond which an echo is not one target's, pulse lengths. */
 const THICKEST = 3.2;
 

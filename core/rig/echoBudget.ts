@@ -22,6 +22,19 @@ export interface FaceBudget {
 /** Level over noise at which an echo is told from it in a single column, dB. */
 export const DETECTION_DB = 10;
 
+/** Finer than this a fish is not one echo but several: what a sweep tells apart beyond it are parts of one body, m. */
+export const BODY_M = 0.08;
+
+/**
+ * How far the strongest noise of the cells one body takes up stands over the mean of one, dB: of k cells it lies
+ * H_k (1 + 1/2 + … + 1/k) over it.
+ */
+export function strongestNoise(resolutionM: number): number {
+  let strongest = 0;
+  for (let k = 1; k <= Math.max(1, BODY_M / resolutionM); k++) strongest += 1 / k;
+  return 10 * Math.log10(strongest);
+}
+
 /**
  * The sonar equation's terms for a face of a rig in a water. A receiver matched to its pulse gathers noise over 1/τ
  * whatever the sweep, so a long swept pulse stands higher over it.

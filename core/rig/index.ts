@@ -37,11 +37,13 @@ export {
 export { deadZone, firstBedRange, footprintWidth, waterPerColumn, waterPerRow } from './footprint';
 export {
   detectionRange,
+  BODY_M,
   DETECTION_DB,
   echoMargin,
   faceBudget,
   pointEcho,
   type FaceBudget,
+  strongestNoise,
 } from './echoBudget';
 export { cleanPingRate, foldedRange } from './pingRate';
 export { RigSchema } from './schema';

@@ -1,4 +1,4 @@
-import { fishTargetStrength, tiltEffect } from '@/core/water';
+import { FISH_HIGHLIGHTS, fishTargetStrength, tiltEffect } from '@/core/water';
 import type { Face } from '@/core/rig';
 import { fishAt, gearAt, type Scene, type Track } from '@/core/scene';
 import type { Frames } from './frame';
@@ -17,13 +17,6 @@ export interface PointEchoes {
   re: Float32Array;
   im: Float32Array;
 }
-
-/** Parts of a fish that answer: along the body in body lengths from its middle, and power share. The bladder leads. */
-const HIGHLIGHTS = [
-  { along: 0.02, share: 0.66 },
-  { along: 0.3, share: 0.2 },
-  { along: -0.25, share: 0.14 },
-] as const;
 
 /** Two-way pressure pattern under which a point is left out, −70 dB. */
 const FAINTEST = 3.2e-4;
@@ -152,8 +145,8 @@ export function tracePoints(
       const tilt = fishTilt[k]!;
       const i = off | 0;
       const amplitude = fishAmplitude[k]! * (tilt[i]! + (tilt[i + 1]! - tilt[i]!) * (off - i));
-      for (let h = 0; h < HIGHLIGHTS.length; h++) {
-        const { along, share } = HIGHLIGHTS[h]!;
+      for (let h = 0; h < FISH_HIGHLIGHTS.length; h++) {
+        const { along, share } = FISH_HIGHLIGHTS[h]!;
         const l = along * fish.lengthM;
         put(amplitude * sqrt(share), dx + l * hx, dy + l * hy, dz + l * hz, 0.33 * h);
       }

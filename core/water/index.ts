@@ -9,6 +9,7 @@ export {
   type Engine,
 } from './noise';
 export {
+  FISH_HIGHLIGHTS,
   fishLengthOf,
   fishTargetStrength,
   lengthFactorOf,

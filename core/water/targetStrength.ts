@@ -49,6 +49,13 @@ export function fishLengthOf(tsDb: number, frequencyHz: number, bladder: Bladder
 const LOBE_RAD = [(7 * Math.PI) / 180, (25 * Math.PI) / 180] as const;
 /** Share of the body length that the bladder's upper face takes. */
 const BLADDER_SHARE = 0.25;
+/** Parts of a fish that answer: along the body in body lengths from its middle, and power share. The bladder leads. */
+export const FISH_HIGHLIGHTS = [
+  { along: 0.02, share: 0.66 },
+  { along: 0.3, share: 0.2 },
+  { along: -0.25, share: 0.14 },
+] as const;
+
 /** Most an echo loses by tilt, dB: the body answers from every side. */
 const MOST_TILT_LOSS_DB = 12;
 /** Spread of the tilt of fish that swim as they please, rad (about 8°, Foote 1980). */

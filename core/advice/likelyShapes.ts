@@ -1,0 +1,203 @@
+import { seededRandom } from '@/core/maths';
+import {
+  BEGIN_DB,
+  FEW_STAND_OUT_DB,
+  FEWEST_PINGS,
+  GAP_PINGS,
+  GO_ON_DB,
+  LEAST_PIECE,
+  LONG_PINGS,
+  markEvidence,
+  shapeOfLegs,
+  USUAL_PINGS,
+  type MarkShape,
+} from '@/core/reading';
+import { beamPattern, BODY_M, echoMargin, strongestNoise } from '@/core/rig';
+import { FISH_HIGHLIGHTS, squareOnGain, tiltLoss } from '@/core/water';
+import { heldWay } from './heldWay';
+import type { Prediction } from './prediction';
+
+/** How one fish is met. */
+export interface Meeting {
+  lengthM: number;
+  depthM: number;
+  /** How far to the side of the boat's line it lies, m. */
+  asideM: number;
+  /** 0 for a boat that keeps still. */
+  speedMps: number;
+  pingRate: number;
+  /** How it lies, where that is known. */
+  lie?: Lie | undefined;
+}
+
+/** How a fish lies as it is passed: its heading from the boat's and how far its head is up, rad. */
+export interface Lie {
+  headingRad: number;
+  leanRad: number;
+}
+
+/** Ways a fish may lie that are tried, under a moving boat and a still one; and how long a still one looks, s. */
+const LIES = 80;
+const STILL_LIES = 16;
+const STILL_S = 20;
+/** It leans by up to this as it rises or sinks a little, rad, and rocks by this as it beats its tail, rad and s. */
+const LEANS_RAD = 0.078;
+const ROCKS_RAD = 0.07;
+const ROCKS_S = 1.2;
+/** Most pings walked through either side: of a slower boat every so many. */
+const MOST_PINGS = 90;
+/** Pings are walked through out to this far under what is heard at all, dB. */
+const WALKED_UNDER_DB = 5;
+/** Steps of the beam's pattern along the way. */
+const PATTERN_STEPS = 400;
+/** A level off by noise moves an edge by this share of a pulse where echo and noise are alike (rise time over amplitude ratio). */
+const EDGE_NOISE = 0.35;
+/** What an echo itself adds to the water it is held against, dB. */
+const OWN_SHARE_DB = 0.4;
+/** Legs are never measured finer than this, m. */
+const FINEST_M = BODY_M;
+/** A mark under a still boat that was lost for up to this long, s, is still the same. */
+const LOST_S = 2.5;
+
+/** What the pings that stand out make, by the rules of a mark. @param room pings the beam has room for */
+function judged(
+  overDb: Float64Array,
+  rangeM: Float64Array,
+  room: number,
+  pulseM: number,
+  slice: boolean,
+  bridged: number,
+): MarkShape {
+  const still = room === Infinity;
+  let best: MarkShape = 'nothing';
+  let most = 0;
+  let [pings, peak, nearest, before, after] = [0, 0, Infinity, 0, 0];
+  const close = (): void => {
+    const few = pings >= FEWEST_PINGS && pings >= Math.floor(room) && peak >= FEW_STAND_OUT_DB;
+    if ((pings >= USUAL_PINGS || few) && pings > most) {
+      const shape =
+        still && pings > LONG_PINGS
+          ? 'line'
+          : shapeOfLegs(pings, before / pulseM, after / pulseM, slice && !still);
+      if (markEvidence(peak, pings, shape, still) > 0) [best, most] = [shape, pings];
+    }
+    [pings, peak, nearest, before, after] = [0, 0, Infinity, 0, 0];
+  };
+  let last = -Infinity;
+  for (let i = 0; i < overDb.length;) {
+    if (overDb[i]! < BEGIN_DB) {
+      i++;
+      continue;
+    }
+    // A piece: from an echo that stands out to the last before a gap.
+    let to = i;
+    let count = 0;
+    let top = 0;
+    for (let k = i; k < overDb.length && k - to <= GAP_PINGS; k++)
+      if (overDb[k]! >= GO_ON_DB) {
+        to = k;
+        count++;
+        top = Math.max(top, overDb[k]!);
+      }
+    if (count >= LEAST_PIECE || (count >= FEWEST_PINGS && top >= FEW_STAND_OUT_DB)) {
+      if (i - last > bridged) close();
+      for (let k = i; k <= to; k++)
+        if (overDb[k]! >= GO_ON_DB) {
+          const r = rangeM[k]!;
+          if (r < nearest) {
+            // What rose before the nearest point is its leg.
+            before = Math.max(before, after) + (pings > 0 ? nearest - r : 0);
+            nearest = r;
+            after = 0;
+          } else after = Math.max(after, r - nearest);
+          pings++;
+        }
+      peak = Math.max(peak, top);
+      last = to;
+    }
+    i = to + GAP_PINGS + 1;
+  }
+  close();
+  return best;
+}
+
+/**
+ * What a fish may be drawn as, as shares of the ways it may lie and fade: its heading and lean are not known, and its own
+ * directivity decides which leg is heard. Each way is walked through ping by ping, its parts adding up in step or out of it and
+ * noise with them, and what stands out is judged by the rules of a mark.
+ */
+export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<MarkShape, number>> {
+  const { lengthM, depthM, asideM, speedMps, pingRate, lie: known } = meeting;
+  const { budget, face, targetStrengthDb } = p;
+  const still = speedMps === 0;
+  const wave = budget.soundSpeedMps / face.frequencyHz;
+  const squareDb = targetStrengthDb + squareOnGain(lengthM, wave);
+  const noiseDb = strongestNoise(budget.resolutionM) + OWN_SHARE_DB;
+  const half = heldWay(p, depthM, {
+    asideM,
+    strengthFromDb: () => squareDb,
+    needDb: GO_ON_DB + noiseDb - WALKED_UNDER_DB,
+    gapM: depthM,
+  });
+  if (half === 0) return { nothing: 1 };
+  const step = Math.max(speedMps / pingRate, half / MOST_PINGS);
+  const count = still ? Math.round(STILL_S * pingRate) : 2 * Math.ceil(half / step) + 1;
+  const seconds = still ? 1 / pingRate : step / speedMps;
+  const room = still ? Infinity : (2 * depthM * Math.tan(face.beam.alongRad / 2) * pingRate) / speedMps;
+  const pulseM = Math.max(budget.resolutionM, FINEST_M);
+  // There and back, by the way from its nearest point.
+  const reach = half + lengthM + step;
+  const pattern = Float64Array.from({ length: PATTERN_STEPS + 1 }, (_, k) => {
+    const x = (k / PATTERN_STEPS) * reach;
+    const r = Math.hypot(depthM, asideM, x);
+    return beamPattern(face.beam, x / r, asideM / r);
+  });
+  const patternAt = (x: number): number =>
+    pattern[Math.min(PATTERN_STEPS, Math.round((Math.abs(x) / reach) * PATTERN_STEPS))]!;
+  const random = seededRandom(1);
+  const lies = still ? STILL_LIES : LIES;
+  const over = new Float64Array(count);
+  const range = new Float64Array(count);
+  const shares: Partial<Record<MarkShape, number>> = {};
+  for (let lie = 0; lie < lies; lie++) {
+    const first = still ? 0 : (random.uniform() - 0.5 - (count >> 1)) * step;
+    const heading = known?.headingRad ?? (2 * Math.PI * (lie + random.uniform())) / lies;
+    const lean = known?.leanRad ?? LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
+    const rock = 2 * Math.PI * random.uniform();
+    for (let i = 0; i < count; i++) {
+      const x = still ? 0 : first + i * step;
+      const r = Math.hypot(depthM, asideM, x);
+      const pitch = lean + ROCKS_RAD * Math.sin(rock + (2 * Math.PI * i * seconds) / ROCKS_S);
+      // The fish lies ahead of a boat that has not reached it.
+      const level = Math.sin(heading) * asideM - Math.cos(heading) * x;
+      const sinOff = (level * Math.cos(pitch) - depthM * Math.sin(pitch)) / r;
+      const marginDb = echoMargin(budget, r, squareDb - tiltLoss(lengthM, wave, Math.asin(sinOff)));
+      const amplitude = Math.pow(10, marginDb / 20);
+      let re = random.normal() * Math.SQRT1_2;
+      let im = random.normal() * Math.SQRT1_2;
+      for (let h = 0; h < FISH_HIGHLIGHTS.length; h++) {
+        const { along, share } = FISH_HIGHLIGHTS[h]!;
+        const nearer = (along - FISH_HIGHLIGHTS[0].along) * lengthM * sinOff;
+        // What lies farther from the leading part than a pulse is an echo by itself.
+        if (Math.abs(nearer) > budget.resolutionM) continue;
+        const turn = 2 * Math.PI * ((2 * nearer) / wave + 0.33 * h);
+        const part = amplitude * Math.sqrt(share) * patternAt(x - along * lengthM * Math.cos(heading));
+        re += part * Math.cos(turn);
+        im += part * Math.sin(turn);
+      }
+      const heardDb = 10 * Math.log10(re * re + im * im + 1e-12);
+      over[i] = heardDb - noiseDb;
+      range[i] = r + (random.normal() * EDGE_NOISE * pulseM) / Math.max(1, Math.pow(10, heardDb / 20));
+    }
+    const shape = judged(
+      over,
+      range,
+      room,
+      pulseM,
+      face.beam.shape === 'fan',
+      still ? LOST_S * pingRate : Infinity,
+    );
+    shares[shape] = (shares[shape] ?? 0) + 1 / lies;
+  }
+  return shares;
+}

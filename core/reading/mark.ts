@@ -1,0 +1,39 @@
+import type { MarkShape } from './findings';
+
+/** A peak must stand this far over the background to begin a mark, and this far to go on with one, dB. */
+export const BEGIN_DB = 11;
+export const GO_ON_DB = 8;
+/** Pings a mark may be missing before it ends. */
+export const GAP_PINGS = 3;
+/** Pings a mark needs, where the beam has room for so many: two may be another sounder's, four in step are not. */
+export const USUAL_PINGS = 4;
+/** Pieces of a mark may be shorter by one. */
+export const LEAST_PIECE = USUAL_PINGS - 1;
+/** A mark can have no more pings than its beam has room for: then so few do, when its echo stands out this far, dB. */
+export const FEWEST_PINGS = 2;
+export const FEW_STAND_OUT_DB = 18;
+/** Pings beyond which a mark under a still boat is a line or a thread. */
+export const LONG_PINGS = 40;
+
+/** Rise of a leg from which it is one, in pulse lengths. */
+const RISES = 0.8;
+
+/** What a passed mark is called. @param before and after: how far its legs rise, in pulse lengths @param slice drawn by a fan */
+export function shapeOfLegs(pings: number, before: number, after: number, slice: boolean): MarkShape {
+  const most = Math.max(before, after);
+  const least = Math.min(before, after);
+  if (pings <= FEWEST_PINGS) return 'dot';
+  // A leg is missing when the other rises by a pulse's worth more; two that differ by less are as noise draws them.
+  if (least < RISES && most > RISES && most - least > RISES) return 'half';
+  if (least + most > 2 * RISES) return 'arch';
+  // A slice is so thin fore and aft that what is passed in it has no edge to clip.
+  return pings <= USUAL_PINGS || slice ? 'dash' : 'clip';
+}
+
+/** What speaks for a mark being a fish, before its place is looked at: units of log odds. @param still under a boat that keeps still */
+export const markEvidence = (peakOverDb: number, pings: number, shape: MarkShape, still: boolean): number =>
+  2.3 +
+  0.13 * (Math.min(peakOverDb, 40) - 20) +
+  0.6 * Math.log(Math.min(pings, 40) / 8) -
+  // A mark with both its legs is hardly ever anything else.
+  (shape === 'arch' || still ? 0 : 1);
