@@ -1,15 +1,14 @@
 import { expectationOf, FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { GENERIC_RIG } from '@/core/rig';
+import { expectationWords, predictionWords } from './plan/expectationWords';
 import {
   becauseWords,
   briefWords,
-  expectationWords,
   KEEPS_WORDS,
   lineReason,
   lineValue,
   onOwnUnit,
   pinWords,
-  predictionWords,
   SCHOOL_WORDS,
   type OwnUnit,
 } from './plan/wording';
@@ -66,7 +65,8 @@ it('says what a fish will look like, or that it will not be seen', () => {
     );
   };
   expect(words({})).toMatch(/draws an arch: \d+ columns wide, \d+ rows thick/);
-  expect(words({ presentation: 'vertical', speedMps: 0 })).toMatch(/draws a line/);
+  expect(words({})).toMatch(/Hardly any way it may lie and fade changes that/);
+  expect(words({ presentation: 'vertical', speedMps: 0 })).toMatch(/draws a line .* Hardly any way/);
   expect(words({ speciesId: 'smelt', lengthM: [0.1, 0.12], fromM: 50, toM: 60 })).toMatch(/not shown/);
 });
 
@@ -133,6 +133,17 @@ it('tells a mark that is heard but not drawn, and one too short to be one', () =
   const setup = setupOf();
   const e = expectationOf(brief, GENERIC_RIG, setup.prediction, setup.settings);
   expect(expectationWords({ ...e, hidden: true }, metric)[0]).toMatch(/leave it out/);
-  expect(expectationWords({ ...e, shape: 'nothing' }, metric)[0]).toMatch(/fewer than two pings/);
+  const half = {
+    ...e,
+    shape: 'half' as const,
+    likely: 0.48,
+    rival: { shape: 'clip' as const, likely: 0.31 },
+  };
+  expect(expectationWords(half, metric).slice(0, 2).join(' ')).toMatch(
+    /draws a half, one leg only.*5 in 10.*a clip, 3 in 10/,
+  );
+  const still = { ...e, shape: 'clip' as const, inConeS: Infinity };
+  expect(expectationWords(still, metric)[0]).toMatch(/draws a line in pieces/);
+  expect(expectationWords({ ...e, shape: 'nothing' }, metric)[0]).toMatch(/too few pings/);
   expect(expectationWords({ ...e, shape: 'nothing', marginDb: 0 }, metric)[0]).toMatch(/under the noise/);
 });

@@ -86,6 +86,10 @@ export function coloursFor(
   const widest = Math.max(20, targetOverBottomDb / LEAST_PART);
   const spread = Math.round(clamp(bedOverBottomDb, 20, Math.min(60, widest)));
 
+  // On a slice a soft fish is hardly more than haze.
+  const slice = face.beam.shape === 'fan';
+  const firstColourDb = slice ? 0 : BACK_A_TOUCH_DB;
+
   const topWater =
     brief.windMps < CALM_MPS ? 0 : clamp(Math.floor((brief.fromM - 0.5) / TOP_STEP_M / 2), 0, 3);
   const steps = brief.othersNear ? 2 : 1;
@@ -95,10 +99,10 @@ export function coloursFor(
     lines: {
       gain,
       firstColour: plainLine('firstColour', pins, {
-        value: BACK_A_TOUCH_DB,
+        value: firstColourDb,
         because: {
-          rule: 'first-colour-back-a-touch',
-          share: speckShare(bottomDb + BACK_A_TOUCH_DB - noiseStrength, cells),
+          rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch',
+          share: speckShare(bottomDb + firstColourDb - noiseStrength, cells),
         },
       }),
       colourSpread: plainLine('colourSpread', pins, {

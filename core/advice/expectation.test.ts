@@ -82,7 +82,8 @@ function readOf({ seed, brief, rig, settings, e }: Case): MarkShape {
   });
   const marks = readChannel(recording, recording.channels[0]!)
     .findings.filter((f): f is FishFinding => f.kind === 'fish')
-    .filter((f) => Math.abs(f.rangeM - e.depthM) < 0.5);
+    .filter((f) => Math.abs(f.rangeM - e.depthM) < 0.5)
+    .sort((x, y) => y.toPing - y.fromPing - (x.toPing - x.fromPing));
   return marks[0]?.shape ?? 'nothing';
 }
 
@@ -91,33 +92,55 @@ const kindOf = (shape: MarkShape): MarkShape => (shape === 'dot' ? 'dash' : shap
 const NEAR_DB = 3;
 const isNear = ({ e }: Case): boolean => Math.abs(e.marginDb - e.needDb) <= NEAR_DB;
 
-describe('what is promised', () => {
-  const cases = Array.from({ length: 56 }, (_, k) => caseOf(k + 1)).map((c) => ({ ...c, read: readOf(c) }));
-  const clear = cases.filter((c) => !isNear(c));
-  const kept = (list: typeof cases): number =>
-    list.filter((c) => kindOf(c.read) === kindOf(c.e.shape)).length / list.length;
+/** The first seeds with three near the limit and six clear of it of every shape (a line one and two, an arch one more). */
+const SEEDS = [
+  1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 23, 24, 26, 27, 28, 31, 34, 39, 44,
+  53, 83, 117, 128, 138, 179, 233, 251, 531, 928, 1175,
+];
 
-  it('is every shape there is, near the limit and clear of it', () => {
-    for (const kind of ['arch', 'clip', 'dash', 'nothing', 'line'])
-      expect(cases.some((c) => kindOf(c.e.shape) === kind)).toBe(true);
-    expect(clear.length).toBeLessThan(cases.length - 5);
+describe('what is promised', () => {
+  const cases = SEEDS.map(caseOf).map((c) => ({ ...c, read: readOf(c) }));
+  const kept = (list: typeof cases): number =>
+    list.filter((c) => kindOf(c.read) === kindOf(c.e.shape)).length;
+
+  it('is tried on forty cases of every shape, a third of them near the limit', () => {
+    expect(cases).toHaveLength(40);
+    expect(cases.filter(isNear).length).toBeGreaterThanOrEqual(13);
+    for (const shape of ['arch', 'clip', 'dash', 'nothing'])
+      expect(cases.filter(({ e }) => kindOf(e.shape) === shape).length).toBeGreaterThanOrEqual(6);
+  });
+
+  it('is kept as often as it says it will be', () => {
+    const foretold = cases.reduce((sum, { e }) => sum + e.likely, 0);
+    const variance = cases.reduce((sum, { e }) => sum + e.likely * (1 - e.likely), 0);
+    expect(Math.abs(kept(cases) - foretold)).toBeLessThan(2.5 * Math.sqrt(variance));
+    // Near the limit as well as clear of it.
+    const near = cases.filter(isNear);
+    const said = near.reduce((sum, { e }) => sum + e.likely, 0);
+    const spread = near.reduce((sum, { e }) => sum + e.likely * (1 - e.likely), 0);
+    expect(Math.abs(kept(near) - said)).toBeLessThan(2.5 * Math.sqrt(spread));
+  });
+
+  it('holds where it is sure', () => {
+    const sure = cases.filter((c) => c.e.likely >= 0.9);
+    expect(sure.length).toBeGreaterThan(10);
+    expect(kept(sure) / sure.length).toBeGreaterThanOrEqual(0.8);
   });
 
   it('shows where it is said to show, and does not where it is not', () => {
+    const clear = cases.filter((c) => !isNear(c));
     const wrong = clear.filter((c) => (c.e.shape === 'nothing') !== (c.read === 'nothing'));
     // A fish whose highlights meet out of step may fade, and a speck of two pings be found: one in ten.
     expect(wrong.length / clear.length).toBeLessThanOrEqual(0.1);
   });
 
-  it('is the shape that is then read, but for marks between two shapes', () => {
-    // A rise within a third of what is flat, or a ping more or less than makes a dash, may be read either way.
-    const between = ({ e }: Case): boolean =>
-      (e.riseM / (0.8 * Math.max(e.gapM, 0.08)) > 0.67 && e.riseM / (0.8 * Math.max(e.gapM, 0.08)) < 1.5) ||
-      Math.abs(e.pings - 4.5) < 1.2 ||
-      Math.abs(e.pings - 2) < 0.8;
-    const plain = clear.filter((c) => !between(c));
-    expect(plain.length).toBeGreaterThan(30);
-    expect(kept(plain)).toBeGreaterThanOrEqual(0.875);
+  it('names what comes next, and shares that add up to no more than all', () => {
+    for (const { e } of cases) {
+      expect(e.likely).toBeGreaterThan(0);
+      expect(e.likely + (e.rival?.likely ?? 0)).toBeLessThanOrEqual(1);
+      expect(e.rival?.shape).not.toBe(e.shape);
+      if (e.rival) expect(e.rival.likely).toBeLessThanOrEqual(e.likely);
+    }
   });
 });
 

@@ -26,14 +26,6 @@ export interface Meeting {
   /** 0 for a boat that keeps still. */
   speedMps: number;
   pingRate: number;
-  /** How it lies, where that is known. */
-  lie?: Lie | undefined;
-}
-
-/** How a fish lies as it is passed: its heading from the boat's and how far its head is up, rad. */
-export interface Lie {
-  headingRad: number;
-  leanRad: number;
 }
 
 /** Ways a fish may lie that are tried, under a moving boat and a still one; and how long a still one looks, s. */
@@ -54,6 +46,8 @@ const PATTERN_STEPS = 400;
 const EDGE_NOISE = 0.35;
 /** What an echo itself adds to the water it is held against, dB. */
 const OWN_SHARE_DB = 0.4;
+/** Share of all passes that go as walked through here: in the rest something plays a part that is left out. From simulated passes. */
+const FORESEEN = 0.95;
 /** Legs are never measured finer than this, m. */
 const FINEST_M = BODY_M;
 /** A mark under a still boat that was lost for up to this long, s, is still the same. */
@@ -122,12 +116,12 @@ function judged(
 }
 
 /**
- * What a fish may be drawn as, as shares of the ways it may lie and fade: its heading and lean are not known, and its own
+ * What a fish may be drawn as, as shares of the ways it may lie and fade, a little short of 1 in all: its heading and lean are not known, and its own
  * directivity decides which leg is heard. Each way is walked through ping by ping, its parts adding up in step or out of it and
  * noise with them, and what stands out is judged by the rules of a mark.
  */
 export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<MarkShape, number>> {
-  const { lengthM, depthM, asideM, speedMps, pingRate, lie: known } = meeting;
+  const { lengthM, depthM, asideM, speedMps, pingRate } = meeting;
   const { budget, face, targetStrengthDb } = p;
   const still = speedMps === 0;
   const wave = budget.soundSpeedMps / face.frequencyHz;
@@ -139,7 +133,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
     needDb: GO_ON_DB + noiseDb - WALKED_UNDER_DB,
     gapM: depthM,
   });
-  if (half === 0) return { nothing: 1 };
+  if (half === 0) return { nothing: FORESEEN };
   const step = Math.max(speedMps / pingRate, half / MOST_PINGS);
   const count = still ? Math.round(STILL_S * pingRate) : 2 * Math.ceil(half / step) + 1;
   const seconds = still ? 1 / pingRate : step / speedMps;
@@ -161,8 +155,8 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   const shares: Partial<Record<MarkShape, number>> = {};
   for (let lie = 0; lie < lies; lie++) {
     const first = still ? 0 : (random.uniform() - 0.5 - (count >> 1)) * step;
-    const heading = known?.headingRad ?? (2 * Math.PI * (lie + random.uniform())) / lies;
-    const lean = known?.leanRad ?? LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
+    const heading = (2 * Math.PI * (lie + random.uniform())) / lies;
+    const lean = LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
     const rock = 2 * Math.PI * random.uniform();
     for (let i = 0; i < count; i++) {
       const x = still ? 0 : first + i * step;
@@ -197,7 +191,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
       face.beam.shape === 'fan',
       still ? LOST_S * pingRate : Infinity,
     );
-    shares[shape] = (shares[shape] ?? 0) + 1 / lies;
+    shares[shape] = (shares[shape] ?? 0) + FORESEEN / lies;
   }
   return shares;
 }

@@ -38,7 +38,7 @@ export type Because =
   | { rule: 'gain-few-specks'; share: number; targetOverBottomDb: number }
   | { rule: 'gain-auto-offset' }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
-  | { rule: 'first-colour-back-a-touch'; share: number }
+  | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze'; share: number }
   | {
       rule: 'spread-hard-bed-at-top' | 'spread-target-not-too-pale';
       depthM: number;

@@ -18,13 +18,15 @@ export const LONG_PINGS = 40;
 /** Rise of a leg from which it is one, in pulse lengths. */
 const RISES = 0.8;
 
+/** A leg is missing when the other rises by so many pulses more: less is how noise and few pings draw an arch. */
+const LOPSIDED = 1.2;
+
 /** What a passed mark is called. @param before and after: how far its legs rise, in pulse lengths @param slice drawn by a fan */
 export function shapeOfLegs(pings: number, before: number, after: number, slice: boolean): MarkShape {
   const most = Math.max(before, after);
   const least = Math.min(before, after);
   if (pings <= FEWEST_PINGS) return 'dot';
-  // A leg is missing when the other rises by a pulse's worth more; two that differ by less are as noise draws them.
-  if (least < RISES && most > RISES && most - least > RISES) return 'half';
+  if (least < RISES && most - least > LOPSIDED) return 'half';
   if (least + most > 2 * RISES) return 'arch';
   // A slice is so thin fore and aft that what is passed in it has no edge to clip.
   return pings <= USUAL_PINGS || slice ? 'dash' : 'clip';

@@ -16,7 +16,7 @@ const UNDER_WAY_MPS = kmhToMps(8);
 
 /** The setup for sun and wet hands: one line at a time, ticked off as it is set on the unit. */
 export function DeckScreen() {
-  const { phase, setup } = usePlan();
+  const { phase, setup, slice } = usePlan();
   const own = useOwnUnit();
   const units = useUnits();
   const tones = useTones();
@@ -28,18 +28,26 @@ export function DeckScreen() {
   const [from, setFrom] = useState<number | null>(null);
   const speed = useSpeed(watching);
   const underWay = speed !== null && speed > UNDER_WAY_MPS;
-  const count = setup.lines.length;
-  const line = setup.lines[Math.min(at, count - 1)]!;
+  const cards = [
+    ...setup.lines.map((line) => ({ line, face: setup.prediction.face, key: line.control as string })),
+    ...(slice?.lines ?? []).map((line) => ({
+      line,
+      face: slice!.prediction.face,
+      key: `slice-${line.control}`,
+    })),
+  ];
+  const count = cards.length;
+  const { line, face, key } = cards[Math.min(at, count - 1)]!;
   const step = (by: number): void => setAt((k) => Math.min(count - 1, Math.max(0, k + by)));
   useEffect(() => {
-    const key = (event: KeyboardEvent): void => {
+    const turn = (event: KeyboardEvent): void => {
       if (event.key === 'ArrowRight') setAt((k) => Math.min(count - 1, k + 1));
       if (event.key === 'ArrowLeft') setAt((k) => Math.max(0, k - 1));
     };
-    window.addEventListener('keydown', key);
-    return () => window.removeEventListener('keydown', key);
+    window.addEventListener('keydown', turn);
+    return () => window.removeEventListener('keydown', turn);
   }, [count]);
-  const isDone = done.includes(line.control);
+  const isDone = done.includes(key);
   return (
     <View style={styles.deck}>
       <View style={styles.head}>
@@ -61,9 +69,12 @@ export function DeckScreen() {
         testID="deck-card"
       >
         <View aria-live="polite" style={styles.words}>
-          <Text style={styles.name}>{CONTROL_WORDS[line.control]}</Text>
+          <Text style={styles.name}>
+            {key.startsWith('slice-') && 'Slice: '}
+            {CONTROL_WORDS[line.control]}
+          </Text>
           <Text bold style={[styles.value, { color: tones.buoy }]} testID="deck-value">
-            {lineValue(line, units, setup.prediction.face, own)}
+            {lineValue(line, units, face, own)}
           </Text>
         </View>
       </View>
@@ -72,7 +83,7 @@ export function DeckScreen() {
         on={isDone}
         onPress={() => {
           if (underWay) return;
-          setDone(isDone ? done.filter((c) => c !== line.control) : [...done, line.control]);
+          setDone(isDone ? done.filter((k) => k !== key) : [...done, key]);
         }}
       />
       <View style={styles.row}>

@@ -14,11 +14,19 @@ import { usePlan } from './usePlan';
 import { WhatToExpect } from './WhatToExpect';
 import { briefWords, PHASE_WORDS, type BriefPiece } from './wording';
 
+/** The two pictures a setup has a card for. */
+const CARDS = [
+  { value: 'cone', label: 'Cone' },
+  { value: 'slice', label: 'Slice' },
+] as const;
+type Card = (typeof CARDS)[number]['value'];
+
 /** The evening before: a brief that reads as a sentence, and the setup it leads to. */
 export function PlanScreen() {
   const { brief, rig } = useStore(planStore);
   const begun = useStore(preferenceStore, (s) => s.begun);
-  const { phases, phase, setup } = usePlan();
+  const { phases, phase, setup, slice } = usePlan();
+  const [card, setCard] = useState<Card>('cone');
   const units = useUnits();
   const tones = useTones();
   const router = useRouter();
@@ -107,7 +115,12 @@ export function PlanScreen() {
           <Text faint kind="small" style={styles.aside}>
             A start, not an answer: it drifts with depth, clarity, bed, speed and the hour.
           </Text>
-          <SetupCard setup={setup} />
+          {slice && <Chips label="Picture" value={card} options={CARDS} onChange={setCard} />}
+          {slice && card === 'slice' ? (
+            <SetupCard setup={slice} label="Start setup of the slice" holds={false} />
+          ) : (
+            <SetupCard setup={setup} label="Start setup" holds />
+          )}
           {forTheBoat}
           {!wide && <WhatToExpect brief={phase.brief} setup={setup} />}
           {!wide && <Coverage brief={phase.brief} setup={setup} />}

@@ -69,7 +69,7 @@ function Pin({ line }: { line: SetupLine & { control: Pinnable } }) {
   );
 }
 
-function Line({ line, setup }: { line: SetupLine; setup: Setup }) {
+function Line({ line, setup, holds }: { line: SetupLine; setup: Setup; holds: boolean }) {
   const units = useUnits();
   const own = useOwnUnit();
   const tones = useTones();
@@ -103,7 +103,7 @@ function Line({ line, setup }: { line: SetupLine; setup: Setup }) {
             </Text>
           </Pressable>
         )}
-        {isPinnable(control) && (
+        {holds && isPinnable(control) && (
           <Pressable
             role="button"
             aria-pressed={line.pinned}
@@ -118,18 +118,18 @@ function Line({ line, setup }: { line: SetupLine; setup: Setup }) {
           </Pressable>
         )}
       </View>
-      {line.pinned && isPinnable(control) && <Pin line={{ ...line, control }} />}
+      {holds && line.pinned && isPinnable(control) && <Pin line={{ ...line, control }} />}
       {open && <Schools line={line} setup={setup} />}
     </View>
   );
 }
 
-/** The start setup, a line a control. */
-export function SetupCard({ setup }: { setup: Setup }) {
+/** A start setup, a line a control. @param holds whether its lines can be held */
+export function SetupCard({ setup, label, holds }: { setup: Setup; label: string; holds: boolean }) {
   return (
-    <View role="list" aria-label="Start setup">
+    <View role="list" aria-label={label}>
       {setup.lines.map((line) => (
-        <Line key={line.control} line={line} setup={setup} />
+        <Line key={line.control} line={line} setup={setup} holds={holds} />
       ))}
     </View>
   );

@@ -7,8 +7,9 @@ import { expectationOf, planToJson } from '@/core/advice';
 import { planStore, presentPlan } from '@/stores';
 import { Button, saveFile, saveUrl, Text, TONES, TonesContext } from '@/ui';
 import { useUnits } from '../units';
+import { expectationWords } from './expectationWords';
 import { useOwnUnit, usePlan } from './usePlan';
-import { briefWords, CONTROL_WORDS, expectationWords, lineReason, lineValue, PHASE_WORDS } from './wording';
+import { briefWords, CONTROL_WORDS, lineReason, lineValue, PHASE_WORDS } from './wording';
 
 /** On paper there is only the page: nothing of the app around it, and nothing that scrolls. */
 const PRINT = `
@@ -24,7 +25,7 @@ const PRINT = `
 /** The setup on one page, for paper or for a picture. */
 export function SheetScreen() {
   const { brief, rig } = useStore(planStore);
-  const { phase, setup } = usePlan();
+  const { phase, setup, slice } = usePlan();
   const own = useOwnUnit();
   const units = useUnits();
   const router = useRouter();
@@ -65,6 +66,16 @@ export function SheetScreen() {
           </Text>
         </View>
       ))}
+      {slice && (
+        <Text kind="small">
+          <Text kind="small" bold>
+            Slice{' '}
+          </Text>
+          {slice.lines
+            .map((l) => `${CONTROL_WORDS[l.control]} ${lineValue(l, units, slice.prediction.face, own)}`)
+            .join(' · ')}
+        </Text>
+      )}
       {expectationWords(expectationOf(phase.brief, rig, setup.prediction, setup.settings), units).map((w) => (
         <Text key={w} kind="small">
           {w}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { expectationOf, type Brief, type Setup } from '@/core/advice';
@@ -8,7 +8,7 @@ import { useMiniature } from '../useMiniature';
 import { useUnits } from '../units';
 import { BudgetBar } from './BudgetBar';
 import { MarginChart } from './MarginChart';
-import { expectationWords, predictionNumbers, predictionWords } from './wording';
+import { expectationWords, predictionNumbers, predictionWords } from './expectationWords';
 
 /** Highest a miniature is shown, px. */
 const MINIATURE_PX = 220;
@@ -48,7 +48,7 @@ export function WhatToExpect({ brief, setup }: { brief: Brief; setup: Setup }) {
   const units = useUnits();
   const tones = useTones();
   const [numbers, setNumbers] = useState(false);
-  const e = expectationOf(brief, rig, setup.prediction, setup.settings);
+  const e = useMemo(() => expectationOf(brief, rig, setup.prediction, setup.settings), [brief, rig, setup]);
   return (
     <View style={[styles.expect, { borderColor: tones.rule }]}>
       <Text kind="heading">What to expect</Text>

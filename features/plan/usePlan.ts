@@ -1,11 +1,11 @@
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
-import { phasesOf, startSetup, type Phase, type Setup } from '@/core/advice';
+import { phasesOf, sliceSetup, startSetup, type Phase, type Setup } from '@/core/advice';
 import { planStore, unitStore } from '@/stores';
 import type { OwnUnit } from './wording';
 
-/** The plan as it stands: the day's phases, the one whose card is open, and its setup. */
-export function usePlan(): { phases: readonly Phase[]; phase: Phase; setup: Setup } {
+/** The plan as it stands: the day's phases, the one whose card is open, its setup, and the slice's where the boat has one. */
+export function usePlan(): { phases: readonly Phase[]; phase: Phase; setup: Setup; slice: Setup | null } {
   const { brief, rig, habits, pins, phase: open } = useStore(planStore);
   const phases = useMemo(() => phasesOf(brief), [brief]);
   const phase =
@@ -13,7 +13,11 @@ export function usePlan(): { phases: readonly Phase[]; phase: Phase; setup: Setu
     phases.find((p) => p.presentation === brief.presentation) ??
     phases[0]!;
   const setup = useMemo(() => startSetup(phase.brief, rig, habits, pins), [phase, rig, habits, pins]);
-  return { phases, phase, setup };
+  const slice = useMemo(
+    () => sliceSetup(phase.brief, rig, setup, habits, pins),
+    [phase, rig, setup, habits, pins],
+  );
+  return { phases, phase, setup, slice };
 }
 
 /** What the user has told of their own unit. */

@@ -3,10 +3,8 @@ import type {
   Brief,
   Clarity,
   Control,
-  Expectation,
   Keeps,
   Pinnable,
-  Prediction,
   Presentation,
   School,
   SetupLine,
@@ -82,7 +80,7 @@ export const VERDICT_WORDS: Record<Verdict, string> = { clear: 'clear', just: 'j
 
 export const frequencyWords = (hz: number): string => `${Number((hz / 1000).toFixed(0))}\u00a0kHz`;
 export const faceWords = (face: Pick<Face, 'label'>): string => face.label;
-const db = (x: number): string => `${x < 0 ? '−' : ''}${Math.abs(Math.round(x))}\u00a0dB`;
+export const db = (x: number): string => `${x < 0 ? '−' : ''}${Math.abs(Math.round(x))}\u00a0dB`;
 const percent = (share: number): string => {
   const p = share * 100;
   return `${p < 0.1 ? 'under 0.1' : Number(p.toPrecision(2))}\u00a0%`;
@@ -291,6 +289,8 @@ export function becauseWords(b: Because, units: Units): string {
       return `Leaves ${percent(b.share)} of open water at the foot of the window in specks; the fish stands ${db(b.targetOverBottomDb)} over the weakest colour.`;
     case 'first-colour-back-a-touch':
       return `Back a touch from the specks: ${percent(b.share)} of open water are left.`;
+    case 'first-colour-leave-haze':
+      return `Left at the weakest: ${percent(b.share)} of open water stay as a little haze, and a soft fish on a slice is hardly more. Gain first, then the colours, then gain again; sharpening adds nothing real.`;
     case 'spread-hard-bed-at-top':
       return `A hard bed at ${units.show('depth', b.depthM, 0)} stands ${db(b.bedOverBottomDb)} over the weakest colour: it just fills the strongest one, so a soft bed looks different. This fish lies ${Math.round(b.part * 100)}\u00a0% up the colours.`;
     case 'spread-target-not-too-pale':
@@ -373,44 +373,3 @@ export function briefWords(brief: Brief, units: Units, face: Face | undefined): 
     beam: face ? `the ${faceWords(face)} beam` : 'the beam that suits',
   };
 }
-
-/** What the fish will look like, in sentences. */
-export function expectationWords(e: Expectation, units: Units): string[] {
-  const at = `A fish at ${units.show('depth', e.depthM, 0)} under your line`;
-  if (e.shape === 'nothing')
-    return [
-      e.marginDb < e.needDb
-        ? `${at} is not shown: its echo stays under the noise.`
-        : `${at} is a speck like any other at this speed: fewer than two pings meet it.`,
-    ];
-  if (e.hidden)
-    return [
-      `${at} is heard, but this gain and first colour leave it out. Give it more gain or a lower first colour.`,
-    ];
-  const rise =
-    e.riseRows >= 1
-      ? `it comes ${units.height(e.riseM)} nearer and goes away again, ${Math.round(e.riseRows)} rows`
-      : 'it is flat: its rise is less than a row';
-  const drawn =
-    e.shape === 'line'
-      ? `${at} draws a line for as long as it stays in a cone of ${Math.round((e.effectiveRad * 180) / Math.PI)}°, ${Math.max(1, Math.round(e.rows))} rows thick.`
-      : `${at} draws ${e.shape === 'arch' ? 'an' : 'a'} ${e.shape}: ${Math.max(1, Math.round(e.columns))} columns wide, ${Math.max(1, Math.round(e.rows))} rows thick; ${rise}. It stays ${Number(e.inConeS.toPrecision(2))}\u00a0s, ${Math.round(e.pings)} pings, in a cone that for this fish is ${Math.round((e.effectiveRad * 180) / Math.PI)}°.`;
-  return [
-    drawn,
-    `Two fish over each other show as two from ${units.height(e.gapM)} apart; the lowest ${units.height(e.hiddenM)} over the bed are hidden.`,
-    e.secondEcho
-      ? 'A hard bed shows its second echo, where the range reaches that far.'
-      : 'Not even a hard bed shows a second echo: judge it by the first.',
-  ];
-}
-
-/** The prediction of a face in a sentence. */
-export function predictionWords(p: Prediction, units: Units): string {
-  const edge = units.show('depth', p.deepestM, 0);
-  return p.verdict === 'lost'
-    ? `${faceWords(p.face)}: lost at the bed; shows to ${edge}.`
-    : `${faceWords(p.face)}: ${VERDICT_WORDS[p.verdict]} all the way down; shows to ${edge}.`;
-}
-
-export const predictionNumbers = (p: Prediction): string =>
-  `Echo ${db(p.marginDb)} over noise on the axis at the bed (10\u00a0dB needed to be told from it); source level ${db(p.budget.sourceLevelDb)}, target ${db(p.targetStrengthDb)}, noise ${db(p.budget.noiseLevelDb)}.`;
