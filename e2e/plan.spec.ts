@@ -86,6 +86,13 @@ test(
     await expect(page.getByTestId('setup-boatSpeed')).toHaveText('21.6 km/h');
     await page.getByRole('radio', { name: 'Search', exact: true }).click();
 
+    // The slice has a card of its own, without what is one for both pictures.
+    await page.getByRole('radio', { name: 'Slice', exact: true }).click();
+    await expect(page.getByRole('list', { name: 'Start setup of the slice' })).toContainText('a little haze');
+    await expect(page.getByTestId('setup-boatSpeed')).toHaveCount(0);
+    await page.getByRole('radio', { name: 'Cone', exact: true }).click();
+    await expect(page.getByTestId('setup-boatSpeed')).toBeVisible();
+
     await expect(page.getByTestId('miniature')).toBeVisible();
     const sum = (): Promise<number> =>
       page.getByTestId('miniature').evaluate((node) => {

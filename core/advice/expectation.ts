@@ -30,7 +30,7 @@ export interface Expectation {
   /** Time in that cone, s (infinite for a boat that keeps still), and pings. */
   inConeS: number;
   pings: number;
-  /** How far the mark rises from its ends to its middle, m. */
+  /** How far the mark rises from its ends to its middle, as far as it is drawn, m. */
   riseM: number;
   /** What it is most likely drawn as, how likely, and what comes next: over the ways a fish may lie and fade. */
   shape: MarkShape;
@@ -133,7 +133,7 @@ export function expectationOf(
   const drawn = heldWay(p, depthM, { asideM, strengthFromDb, needDb: endDb, gapM, firstColourDb });
   const inConeS = still ? Infinity : through(way);
   const pings = inConeS * settings.pingRate;
-  const riseM = still ? 0 : Math.hypot(nearestM, way) - nearestM;
+  const riseM = still ? 0 : Math.hypot(nearestM, drawn) - nearestM;
   const [promised, rival] = ranked(
     likelyShapes(p, {
       lengthM: Math.sqrt(brief.lengthM[0] * brief.lengthM[1]),

@@ -115,7 +115,11 @@ export function PlanScreen() {
           <Text faint kind="small" style={styles.aside}>
             A start, not an answer: it drifts with depth, clarity, bed, speed and the hour.
           </Text>
-          {slice && <Chips label="Picture" value={card} options={CARDS} onChange={setCard} />}
+          {slice && (
+            <View style={styles.cards}>
+              <Chips label="Picture" value={card} options={CARDS} onChange={setCard} />
+            </View>
+          )}
           {slice && card === 'slice' ? (
             <SetupCard setup={slice} label="Start setup of the slice" holds={false} />
           ) : (
@@ -150,6 +154,7 @@ const styles = StyleSheet.create({
   sentence: { fontSize: 21, lineHeight: 36 },
   cardTitle: { marginTop: 4, marginBottom: 8 },
   aside: { marginTop: 8 },
+  cards: { marginTop: 12, marginBottom: 8 },
   action: { padding: 12, flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   grow: { flexGrow: 1 },
   boat: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 14 },

@@ -151,7 +151,7 @@ export function lineValue(
       if (because.rule === 'gain-auto-offset') return 'auto';
       return because.rule === 'pinned' ? `${value > 0 ? '+' : ''}${db(value)}` : 'to the first specks';
     case 'firstColour':
-      return `up ${db(value)}`;
+      return value === 0 ? 'at its lowest' : `up ${db(value)}`;
     case 'colourSpread':
       return db(value);
     case 'otherSounders':
