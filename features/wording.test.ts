@@ -35,7 +35,7 @@ describe('the setup in words', () => {
         for (const line of setup.lines) {
           for (const way of [line, ...line.others.map((o) => ({ control: line.control, ...o }))]) {
             expect(lineValue(way, units, setup.prediction.face, NOTHING_TOLD)).toMatch(
-              /off|still|of \d|\d.*[a-z]|kHz|full|filtered|auto|swept|specks|fish|layers|none|locked|by|bait/i,
+              /off|still|of \d|\d.*[a-z]|kHz|full|filtered|auto|lowest|swept|specks|fish|layers|none|locked|by|bait/i,
             );
             const words = becauseWords(way.because, units);
             expect(words).toMatch(/\.$/);

@@ -32,10 +32,16 @@ function joined(a: Track, b: Track): Track {
 
 const peakOver = (track: Track): number => track.overDb.reduce((a, b) => Math.max(a, b), -Infinity);
 
-/** How far the parts of one body lie apart in range when it is seen aslant, m. */
+/** How far the parts of one body lie apart in range, by the sine of the angle it is seen aslant at, m; they are this much weaker, dB. */
 const BODY_M = 0.45;
-/** A body's lesser parts are this much weaker, dB. */
 const LESSER_DB = 3;
+/** Straight above nothing of a body lies farther from its echo than so many pulses. */
+const ABOVE_PULSES = 1.3;
+/** What a swept pulse leaves to either side of a loud echo: within this, m, and this much weaker, dB. */
+const RANGE_LOBES_M = 0.45;
+const RANGE_LOBES_DB = 13;
+/** Two that run through the same pings, in this share of the lesser one's, are two. */
+const SAME_PINGS = 0.3;
 /** What comes in by the beam's side lobes is at least this much weaker than in its main lobe, dB. */
 const SIDE_LOBE_DB = 14;
 /** Seen aslant, another part of a body may answer than from above: by so much of the sine of the angle, m. */
@@ -56,19 +62,33 @@ function carriesOn(later: Fitted, earlier: Fitted, pulseM: number): boolean {
   return gap > 0 && gap < LOST_S && off < LOST_PULSES * pulseM;
 }
 
-/** Whether a piece runs beside a mark through the same pings as a lesser part of the same body does. */
-function besideIt(piece: Fitted, mark: Fitted, pulseM: number): boolean {
+/** How far a piece lies from a mark in the pings they share, m, and what share of its own those are. */
+function beside(piece: Fitted, mark: Fitted): { apartM: number; share: number } {
   const at = new Map(mark.track.pings.map((p, i) => [p, mark.track.rangeM[i]!]));
   const apart: number[] = [];
   piece.track.pings.forEach((p, i) => {
     const range = at.get(p);
     if (range !== undefined) apart.push(Math.abs(piece.track.rangeM[i]! - range));
   });
+  return {
+    apartM: apart.length > 0 ? median(apart) : Infinity,
+    share: apart.length / piece.track.pings.length,
+  };
+}
+
+/** Whether what runs beside a mark is a lesser part of the same body, or left by the pulse. @param aslant sine of the angle it is seen at */
+function isItsOwn(apartM: number, weakerDb: number, pulseM: number, aslant: number): boolean {
   return (
-    apart.length >= 0.5 * piece.track.pings.length &&
-    median(apart) < Math.max(2.5 * pulseM, BODY_M) &&
-    peakOver(piece.track) < peakOver(mark.track) - LESSER_DB
+    (weakerDb > LESSER_DB && apartM < ABOVE_PULSES * pulseM + BODY_M * aslant) ||
+    (weakerDb > RANGE_LOBES_DB && apartM < Math.max(2.5 * pulseM, RANGE_LOBES_M))
   );
+}
+
+/** Sine of the angle a mark is seen at where a piece runs: 0 straight above. */
+function aslantOf(piece: Fitted, { curve }: Fitted): number {
+  if (!curve) return 0;
+  const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
+  return away / Math.hypot(curve.nearestRangeM, away);
 }
 
 /** How far a piece lies off a mark's curve at a relative speed, m. */
@@ -114,7 +134,9 @@ export function joinPieces(
     for (let k = 0; k < out.length && home < 0 && !own; k++) {
       const mark = out[k]!;
       const { curve } = mark;
-      if (besideIt(piece, mark, pulseM)) {
+      const { apartM, share } = beside(piece, mark);
+      const weakerDb = peakOver(mark.track) - peakOver(piece.track);
+      if (share >= 0.5 && isItsOwn(apartM, weakerDb, pulseM, aslantOf(piece, mark))) {
         own = true;
         break;
       }
@@ -128,18 +150,14 @@ export function joinPieces(
       const off = offCurve(piece, curve, curve.speedMps);
       const rise = median(piece.track.rangeM.map((r) => r - curve.nearestRangeM));
       // The farther out, the less well the curve is known.
-      if (
-        off < Math.max(1.5 * pulseM, 0.1) + 0.12 * Math.max(0, rise) &&
-        peakOver(piece.track) < peakOver(mark.track) - SIDE_LOBE_DB
-      ) {
+      if (off < Math.max(1.5 * pulseM, 0.1) + 0.12 * Math.max(0, rise) && weakerDb > SIDE_LOBE_DB) {
         own = true;
         break;
       }
-      if (away > reach * curve.nearestRangeM) continue;
-      const aslant = away / Math.hypot(curve.nearestRangeM, away);
+      if (away > reach * curve.nearestRangeM || share > SAME_PINGS) continue;
       // A mark that hardly rises knows little of its speed: its legs may know it better.
       const sameCurve =
-        off < 1.5 * pulseM + ASLANT_M * aslant ||
+        off < 1.5 * pulseM + ASLANT_M * aslantOf(piece, mark) ||
         offCurve(piece, curve, speedTold(piece, curve, speed)) < pulseM;
       const fit = piece.curve;
       const sameApex =

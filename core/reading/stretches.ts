@@ -93,7 +93,10 @@ export function joinSeam(
 ): Finding[] {
   const out = [...before];
   for (const f of more) {
-    const at = out.findIndex((o) => o.toPing >= f.fromPing && o.fromPing <= f.fromPing && isSame(o, f));
+    // Two of one stretch are two, however near each other.
+    const at = out.findIndex(
+      (o, k) => k < before.length && o.toPing >= f.fromPing && o.fromPing <= f.fromPing && isSame(o, f),
+    );
     if (at >= 0) {
       out[at] = joined(out[at]!, f);
       continue;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { driftOver, lanesOver, type Brief, type Ground, type Lanes, type Setup } from '@/core/advice';
@@ -70,7 +70,7 @@ function laneWords(lanes: Lanes, ground: Ground, units: Units, face: string): st
 }
 
 /** Lanes or drifts over a flat or a point, with the setup's own beam. */
-export function Coverage({ brief, setup }: { brief: Brief; setup: Setup }) {
+export const Coverage = memo(function Coverage({ brief, setup }: { brief: Brief; setup: Setup }) {
   const units = useUnits();
   const tones = useTones();
   const [open, setOpen] = useState(false);
@@ -175,7 +175,7 @@ export function Coverage({ brief, setup }: { brief: Brief; setup: Setup }) {
       )}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   coverage: { borderTopWidth: 2, paddingTop: 6, marginTop: 12, gap: 8 },

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
 import { openPhase, planStore, preferenceStore, takeToBench } from '@/stores';
@@ -25,7 +25,10 @@ type Card = (typeof CARDS)[number]['value'];
 export function PlanScreen() {
   const { brief, rig } = useStore(planStore);
   const begun = useStore(preferenceStore, (s) => s.begun);
-  const { phases, phase, setup, slice } = usePlan();
+  const plan = usePlan();
+  const { phases } = plan;
+  // The cards follow a moment later, a piece at a time, so that a dial or a chip answers at once.
+  const { phase, setup, slice } = useDeferredValue(plan);
   const [card, setCard] = useState<Card>('cone');
   const units = useUnits();
   const tones = useTones();
@@ -49,7 +52,7 @@ export function PlanScreen() {
     />
   );
   const take = (): void => {
-    takeToBench({ brief: phase.brief, rig, seed: 1, settings: setup.settings });
+    takeToBench({ brief: plan.phase.brief, rig, seed: 1, settings: plan.setup.settings });
     router.push('/tune');
   };
 
@@ -108,7 +111,7 @@ export function PlanScreen() {
           </Text>
           <Chips
             label="Phase of the day"
-            value={phase.presentation}
+            value={plan.phase.presentation}
             options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
             onChange={openPhase}
           />

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import {
   isPinnable,
@@ -125,7 +125,15 @@ function Line({ line, setup, holds }: { line: SetupLine; setup: Setup; holds: bo
 }
 
 /** A start setup, a line a control. @param holds whether its lines can be held */
-export function SetupCard({ setup, label, holds }: { setup: Setup; label: string; holds: boolean }) {
+export const SetupCard = memo(function SetupCard({
+  setup,
+  label,
+  holds,
+}: {
+  setup: Setup;
+  label: string;
+  holds: boolean;
+}) {
   return (
     <View role="list" aria-label={label}>
       {setup.lines.map((line) => (
@@ -133,7 +141,7 @@ export function SetupCard({ setup, label, holds }: { setup: Setup; label: string
       ))}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   line: { borderTopWidth: 1, paddingTop: 10, gap: 3, marginTop: 4 },

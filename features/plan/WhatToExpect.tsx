@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { expectationOf, type Brief, type Setup } from '@/core/advice';
@@ -42,7 +42,7 @@ function Miniature({ brief, setup }: { brief: Brief; setup: Setup }) {
 }
 
 /** What the setup will show, in words first, numbers behind a tap. */
-export function WhatToExpect({ brief, setup }: { brief: Brief; setup: Setup }) {
+export const WhatToExpect = memo(function WhatToExpect({ brief, setup }: { brief: Brief; setup: Setup }) {
   const rig = useStore(planStore, (s) => s.rig);
   const [chartWidth, setChartWidth] = useState(0);
   const units = useUnits();
@@ -90,7 +90,7 @@ export function WhatToExpect({ brief, setup }: { brief: Brief; setup: Setup }) {
       </Pressable>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   expect: { borderTopWidth: 2, paddingTop: 14, gap: 8, marginTop: 12 },

@@ -17,7 +17,7 @@ export function usePlan(): { phases: readonly Phase[]; phase: Phase; setup: Setu
     () => sliceSetup(phase.brief, rig, setup, habits, pins),
     [phase, rig, setup, habits, pins],
   );
-  return { phases, phase, setup, slice };
+  return useMemo(() => ({ phases, phase, setup, slice }), [phases, phase, setup, slice]);
 }
 
 /** What the user has told of their own unit. */
