@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
 import { openPhase, planStore, preferenceStore, takeToBench } from '@/stores';
@@ -10,7 +10,7 @@ import { Coverage } from './Coverage';
 import { FirstRun } from './FirstRun';
 import { PlansSheet } from './PlansSheet';
 import { SetupCard } from './SetupCard';
-import { usePlan } from './usePlan';
+import { openPhaseOf, planOf, usePlan } from './usePlan';
 import { WhatToExpect } from './WhatToExpect';
 import { briefWords, PHASE_WORDS, type BriefPiece } from './wording';
 
@@ -23,18 +23,15 @@ type Card = (typeof CARDS)[number]['value'];
 
 /** The evening before: a brief that reads as a sentence, and the setup it leads to. */
 export function PlanScreen() {
-  const { brief, rig } = useStore(planStore);
+  const { brief, rig, phase: open } = useStore(planStore);
   const begun = useStore(preferenceStore, (s) => s.begun);
-  const plan = usePlan();
-  const { phases } = plan;
-  // The cards follow a moment later, a piece at a time, so that a dial or a chip answers at once.
-  const { phase, setup, slice } = useDeferredValue(plan);
+  const { phases, phase, setup, slice } = usePlan();
   const [card, setCard] = useState<Card>('cone');
   const units = useUnits();
   const tones = useTones();
   const router = useRouter();
   const { width } = useWindowDimensions();
-  const [open, setOpen] = useState<BriefPiece | null>(null);
+  const [piece, setPiece] = useState<BriefPiece | null>(null);
   const [plansOpen, setPlansOpen] = useState(false);
   const words = briefWords(
     brief,
@@ -43,16 +40,17 @@ export function PlanScreen() {
   );
   const wide = width >= WIDE_PX;
 
-  const piece = (name: BriefPiece, hint: string) => (
+  const pieceOf = (name: BriefPiece, hint: string) => (
     <InlineButton
       words={words[name]}
       spoken={`${hint}: ${words[name]}. Change`}
-      onPress={() => setOpen(name)}
+      onPress={() => setPiece(name)}
       testID={`brief-${name}`}
     />
   );
   const take = (): void => {
-    takeToBench({ brief: plan.phase.brief, rig, seed: 1, settings: plan.setup.settings });
+    const now = planOf(planStore.getState());
+    takeToBench({ brief: now.phase.brief, rig, seed: 1, settings: now.setup.settings });
     router.push('/tune');
   };
 
@@ -61,15 +59,15 @@ export function PlanScreen() {
       <Text kind="title">Plan</Text>
       {!begun && <FirstRun />}
       <Text style={styles.sentence}>
-        {piece('species', 'Fish')}
+        {pieceOf('species', 'Fish')}
         {', '}
-        {piece('depth', 'Depth')}
+        {pieceOf('depth', 'Depth')}
         {', '}
-        {piece('water', 'Water')}
+        {pieceOf('water', 'Water')}
         {', '}
-        {piece('presentation', 'Presentation and speed')}
+        {pieceOf('presentation', 'Presentation and speed')}
         {', with '}
-        {piece('beam', 'Beam and transducer')}
+        {pieceOf('beam', 'Beam and transducer')}
         {'.'}
       </Text>
       <Text faint kind="small">
@@ -111,7 +109,7 @@ export function PlanScreen() {
           </Text>
           <Chips
             label="Phase of the day"
-            value={plan.phase.presentation}
+            value={openPhaseOf(phases, open, brief).presentation}
             options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
             onChange={openPhase}
           />
@@ -134,7 +132,7 @@ export function PlanScreen() {
         </View>
       </ScrollView>
       {!wide && action}
-      <BriefSheet piece={open} onClose={() => setOpen(null)} />
+      <BriefSheet piece={piece} onClose={() => setPiece(null)} />
       <PlansSheet open={plansOpen} onClose={() => setPlansOpen(false)} />
     </View>
   );
