@@ -38,7 +38,7 @@ describe('a plan as a file', () => {
 
 describe('a miniature', () => {
   const { settings } = startSetup(FIRST_BRIEF, GENERIC_RIG);
-  const inked = (steps: Uint8Array, from: number, to: number, rows: number): number => {
+  const inked = (steps: Uint16Array, from: number, to: number, rows: number): number => {
     let count = 0;
     for (let c = 0; c < steps.length / rows; c++)
       for (let r = from; r < to; r++) if (steps[c * rows + r]! > 0) count++;
