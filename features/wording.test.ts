@@ -133,17 +133,21 @@ it('tells a mark that is heard but not drawn, and one too short to be one', () =
   const setup = setupOf();
   const e = expectationOf(brief, GENERIC_RIG, setup.prediction, setup.settings);
   expect(expectationWords({ ...e, hidden: true }, metric)[0]).toMatch(/leave it out/);
-  const half = {
-    ...e,
-    shape: 'half' as const,
-    likely: 0.48,
-    rival: { shape: 'clip' as const, likely: 0.31 },
-  };
+  const rival = { shape: 'clip' as const, likely: 0.31 };
+  const half = { ...e, shape: 'half' as const, likely: 0.48, rival, promised: ['half', 'clip'] as const };
   expect(expectationWords(half, metric).slice(0, 2).join(' ')).toMatch(
-    /draws a half, one leg only.*5 in 10.*a clip, 3 in 10/,
+    /draws a half \(one leg\) or a clip:.*5 in 10.*a clip, 3 in 10/,
   );
-  const still = { ...e, shape: 'clip' as const, inConeS: Infinity };
+  const still = { ...e, shape: 'clip' as const, promised: ['clip'] as const, inConeS: Infinity };
   expect(expectationWords(still, metric)[0]).toMatch(/draws a line in pieces/);
+  const edge = {
+    ...e,
+    shape: 'nothing' as const,
+    likely: 0.5,
+    rival,
+    promised: ['nothing', 'clip'] as const,
+  };
+  expect(expectationWords(edge, metric)[0]).toMatch(/at the edge of what shows: nothing or a clip/);
   expect(expectationWords({ ...e, shape: 'nothing' }, metric)[0]).toMatch(/too few pings/);
   expect(expectationWords({ ...e, shape: 'nothing', marginDb: 0 }, metric)[0]).toMatch(/under the noise/);
 });

@@ -36,6 +36,8 @@ export interface Expectation {
   shape: MarkShape;
   likely: number;
   rival: { shape: MarkShape; likely: number } | null;
+  /** What is promised: the likeliest shape, and where that is not sure the next with it. */
+  promised: readonly MarkShape[];
   /** As drawn: columns wide, rows thick, rows of rise. */
   columns: number;
   rows: number;
@@ -66,6 +68,9 @@ export const neededDb = (pings: number, resolutionM: number): number =>
     ? DETECTION_DB
     : Math.max(FOUND_LEAST_DB, FOUND_DB + FOUND_BY_PINGS_DB / Math.sqrt(Math.max(pings, 0.5)))) +
   strongestNoise(resolutionM);
+
+/** Less sure of the likeliest shape than this, the next is promised with it. */
+const SURE = 0.7;
 
 /** Shapes from the likeliest down; a dot and a dash are one promise: too few pings for a shape, or a slice. */
 function ranked(shares: ReturnType<typeof likelyShapes>): { shape: MarkShape; likely: number }[] {
@@ -134,7 +139,7 @@ export function expectationOf(
   const inConeS = still ? Infinity : through(way);
   const pings = inConeS * settings.pingRate;
   const riseM = still ? 0 : Math.hypot(nearestM, drawn) - nearestM;
-  const [promised, rival] = ranked(
+  const [likeliest, rival = null] = ranked(
     likelyShapes(p, {
       lengthM: Math.sqrt(brief.lengthM[0] * brief.lengthM[1]),
       depthM,
@@ -150,9 +155,10 @@ export function expectationOf(
     depthM,
     marginDb,
     needDb,
-    ...promised!,
-    rival: rival ?? null,
-    hidden: promised!.shape !== 'nothing' && strengthDb + 20 * Math.log10(loss + 1e-9) < firstColourDb,
+    ...likeliest!,
+    rival,
+    promised: rival && likeliest!.likely < SURE ? [likeliest!.shape, rival.shape] : [likeliest!.shape],
+    hidden: likeliest!.shape !== 'nothing' && strengthDb + 20 * Math.log10(loss + 1e-9) < firstColourDb,
     effectiveRad: 2 * Math.atan(way / depthM),
     inConeS,
     pings,

@@ -11,7 +11,7 @@ function shapeWords(shape: MarkShape, still: boolean): string {
     case 'arch':
       return 'an arch';
     case 'half':
-      return 'a half, one leg only';
+      return 'a half (one leg)';
     case 'clip':
       return still ? 'a line in pieces' : 'a clip';
     default:
@@ -32,11 +32,15 @@ function likelyWords({ likely, rival, inConeS }: Expectation): string {
 /** What the fish will look like, in sentences. */
 export function expectationWords(e: Expectation, units: Units): string[] {
   const at = `A fish at ${units.show('depth', e.depthM, 0)} under your line`;
+  const still = e.inConeS === Infinity;
+  const shapes = e.promised.map((shape) => shapeWords(shape, still)).join(' or ');
   if (e.shape === 'nothing')
     return [
-      e.marginDb < e.needDb
-        ? `${at} is not shown: its echo stays under the noise.`
-        : `${at} is a speck like any other at this speed: too few pings meet it.`,
+      e.promised.length > 1
+        ? `${at} is at the edge of what shows: ${shapes}.`
+        : e.marginDb < e.needDb
+          ? `${at} is not shown: its echo stays under the noise.`
+          : `${at} is a speck like any other at this speed: too few pings meet it.`,
       likelyWords(e),
     ];
   if (e.hidden)
@@ -47,12 +51,11 @@ export function expectationWords(e: Expectation, units: Units): string[] {
     e.riseRows >= 1
       ? `it comes ${units.height(e.riseM)} nearer and goes away again, ${Math.round(e.riseRows)} rows`
       : 'it is flat: its rise is less than a row';
-  const still = e.inConeS === Infinity;
   const cone = Math.round((e.effectiveRad * 180) / Math.PI);
   const thick = `${Math.max(1, Math.round(e.rows))} rows thick`;
   const drawn = still
-    ? `${at} draws ${shapeWords(e.shape, still)} for as long as it stays in a cone of ${cone}°, ${thick}.`
-    : `${at} draws ${shapeWords(e.shape, still)}: ${Math.max(1, Math.round(e.columns))} columns wide, ${thick}; ${rise}. It stays ${Number(e.inConeS.toPrecision(2))}\u00a0s, ${Math.round(e.pings)} pings, in a cone that for this fish is ${cone}°.`;
+    ? `${at} draws ${shapes} for as long as it stays in a cone of ${cone}°, ${thick}.`
+    : `${at} draws ${shapes}: ${Math.max(1, Math.round(e.columns))} columns wide, ${thick}; ${rise}. It stays ${Number(e.inConeS.toPrecision(2))}\u00a0s, ${Math.round(e.pings)} pings, in a cone that for this fish is ${cone}°.`;
   return [
     drawn,
     likelyWords(e),
