@@ -1,7 +1,7 @@
 import { logistic } from '@/core/maths';
 
 /** Nothing read off a screen is surer than this: catching is the proof. */
-const SUREST = 0.99;
+export const SUREST = 0.99;
 
 /** What is less likely than not is not claimed. */
 export const LEAST_CONFIDENCE = 0.5;

@@ -123,6 +123,18 @@ describe('marks made by hand', () => {
     expect(Math.abs(a - 5)).toBeLessThan(0.1);
     expect(Math.abs(b - a - apartM)).toBeLessThan(0.06);
   });
+  it('are less sure close beside a far louder one, which may have parts, and as sure as ever a little farther off', () => {
+    const beside = (apartM: number): FishFinding =>
+      fishOf({
+        paint: (put) => {
+          passed(put, 150, 5, { overDb: 35 });
+          passed(put, 150, 5 + apartM, { overDb: 24 });
+        },
+      }).find((f) => f.rangeM > 5.1)!;
+    expect(beside(0.3).rival.reading).toBe('big-fish');
+    expect(beside(0.3).confidence).toBeLessThan(beside(1.5).confidence - 0.05);
+    expect(beside(1.5).rival.reading).not.toBe('big-fish');
+  });
   it('are one where its middle fades', () => {
     const fish = fishOf({
       paint: (put) => {

@@ -7,6 +7,7 @@ import { bedShape } from './bedShape';
 import { cellsOf } from './cells';
 import { findClouds } from './clouds';
 import { belongsToCloud, cloudFinding } from './cloudFinding';
+import { doubtCompanions } from './companions';
 import { LEAST_CONFIDENCE } from './confidence';
 import { coverFinding } from './coverFinding';
 import type { BedLine, CoverFinding, Finding, Reading } from './findings';
@@ -173,6 +174,7 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
       ).length;
       if (count > 0) cloud.reasons = [...cloud.reasons, { name: 'larger-near', count }];
     }
+  doubtCompanions(rest);
   rest.sort((a, b) => a.timeS - b.timeS);
   rest.forEach((f, i) => (f.id = i + 1));
   return {
