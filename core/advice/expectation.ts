@@ -16,7 +16,7 @@ import { bedEchoMargin, type Prediction } from './prediction';
 import type { Brief } from './brief';
 import { STILL_MPS } from './timeLines';
 
-/** What a fish of the brief will look like, in closed form. */
+/** What a fish of the brief will look like: how likely which shape, and its measures in closed form. */
 export interface Expectation {
   /** At this depth: the middle of the brief's water. */
   depthM: number;
