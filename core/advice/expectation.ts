@@ -62,7 +62,7 @@ const FOUND_LEAST_DB = 6;
 /** At its ends a mark is met a little under the detection level, dB. */
 const ENDS_UNDER_DB = 2;
 
-/** Level over noise a mark of so many pings must have where it is nearest, dB. @param pings Infinity where nothing is passed */
+/** Level over noise a mark of so many pings must have where it is nearest, dB. @param pings above 0, Infinity where nothing is passed @param resolutionM above 0 */
 export const neededDb = (pings: number, resolutionM: number): number =>
   (pings === Infinity
     ? DETECTION_DB
@@ -91,10 +91,9 @@ const ROCKS = [-0.05, 0.05];
  * beam its own directivity takes the more the nearer it lies to end on; the mean over headings.
  */
 function strengthFrom(
-  brief: Brief,
+  length: number,
   { targetStrengthDb, budget, face }: Prediction,
 ): (offRad: number) => number {
-  const length = Math.sqrt(brief.lengthM[0] * brief.lengthM[1]);
   const wave = budget.soundSpeedMps / face.frequencyHz;
   const gain = squareOnGain(length, wave);
   return (offRad) => {
@@ -117,7 +116,8 @@ export function expectationOf(
   asideM = 0,
 ): Expectation {
   const depthM = (brief.fromM + brief.toM) / 2;
-  const strengthFromDb = strengthFrom(brief, p);
+  const lengthM = Math.sqrt(brief.lengthM[0] * brief.lengthM[1]);
+  const strengthFromDb = strengthFrom(lengthM, p);
   const nearestM = Math.hypot(depthM, asideM);
   const loss = beamPattern(p.face.beam, 0, asideM / nearestM);
   const strengthDb = strengthFromDb(Math.atan(asideM / depthM));
@@ -141,7 +141,7 @@ export function expectationOf(
   const riseM = still ? 0 : Math.hypot(nearestM, drawn) - nearestM;
   const [likeliest, rival = null] = ranked(
     likelyShapes(p, {
-      lengthM: Math.sqrt(brief.lengthM[0] * brief.lengthM[1]),
+      lengthM,
       depthM,
       asideM,
       speedMps: still ? 0 : brief.speedMps,

@@ -116,9 +116,10 @@ function judged(
 }
 
 /**
- * What a fish may be drawn as, as shares of the ways it may lie and fade, a little short of 1 in all: its heading and lean are not known, and its own
- * directivity decides which leg is heard. Each way is walked through ping by ping, its parts adding up in step or out of it and
- * noise with them, and what stands out is judged by the rules of a mark.
+ * What a fish may be drawn as, as shares of the ways it may lie and fade, 0.95 in all: its heading and lean are not known, and its
+ * own directivity (Nakken & Olsen 1977) decides which leg is heard. Each way is walked through ping by ping: the sonar equation
+ * (Urick 1983), its parts adding up in step or out of it, noise of exponential power; what stands out is judged by the rules of a
+ * mark. The same answer each time. Depths and lengths above 0; throws nothing.
  */
 export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<MarkShape, number>> {
   const { lengthM, depthM, asideM, speedMps, pingRate } = meeting;

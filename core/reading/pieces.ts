@@ -84,12 +84,9 @@ function isItsOwn(apartM: number, weakerDb: number, pulseM: number, aslant: numb
   );
 }
 
-/** Sine of the angle a mark is seen at where a piece runs: 0 straight above. */
-function aslantOf(piece: Fitted, { curve }: Fitted): number {
-  if (!curve) return 0;
-  const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
-  return away / Math.hypot(curve.nearestRangeM, away);
-}
+/** How far along the way from a mark's nearest point the middle of a piece is, m; 0 where nothing is known of that point. */
+const awayFrom = (piece: Fitted, { curve }: Fitted): number =>
+  curve ? curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS) : 0;
 
 /** How far a piece lies off a mark's curve at a relative speed, m. */
 const offCurve = ({ track, times }: Fitted, { nearestRangeM, nearestTimeS }: Crossing, mps: number): number =>
@@ -136,7 +133,9 @@ export function joinPieces(
       const { curve } = mark;
       const { apartM, share } = beside(piece, mark);
       const weakerDb = peakOver(mark.track) - peakOver(piece.track);
-      if (share >= 0.5 && isItsOwn(apartM, weakerDb, pulseM, aslantOf(piece, mark))) {
+      const away = awayFrom(piece, mark);
+      const aslant = curve ? away / Math.hypot(curve.nearestRangeM, away) : 0;
+      if (share >= 0.5 && isItsOwn(apartM, weakerDb, pulseM, aslant)) {
         own = true;
         break;
       }
@@ -145,7 +144,6 @@ export function joinPieces(
         continue;
       }
       if (!curve) continue;
-      const away = curve.speedMps * Math.abs(piece.times[piece.times.length >> 1]! - curve.nearestTimeS);
       if (away > FARTHEST * curve.nearestRangeM) continue;
       const off = offCurve(piece, curve, curve.speedMps);
       const rise = median(piece.track.rangeM.map((r) => r - curve.nearestRangeM));
@@ -157,7 +155,7 @@ export function joinPieces(
       if (away > reach * curve.nearestRangeM || share > SAME_PINGS) continue;
       // A mark that hardly rises knows little of its speed: its legs may know it better.
       const sameCurve =
-        off < 1.5 * pulseM + ASLANT_M * aslantOf(piece, mark) ||
+        off < 1.5 * pulseM + ASLANT_M * aslant ||
         offCurve(piece, curve, speedTold(piece, curve, speed)) < pulseM;
       const fit = piece.curve;
       const sameApex =

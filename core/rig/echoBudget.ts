@@ -27,7 +27,7 @@ export const BODY_M = 0.08;
 
 /**
  * How far the strongest noise of the cells one body takes up stands over the mean of one, dB: of k cells it lies
- * H_k (1 + 1/2 + … + 1/k) over it.
+ * H_k (1 + 1/2 + … + 1/k) over it (order statistics of the exponential, Rényi 1953). @param resolutionM above 0
  */
 export function strongestNoise(resolutionM: number): number {
   let strongest = 0;

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { Setup } from '@/core/advice';
 import { kmhToMps } from '@/core/units';
 import { Button, Text, Tick, useTones } from '@/ui';
 import { useUnits } from '../units';
@@ -28,16 +29,15 @@ export function DeckScreen() {
   const [from, setFrom] = useState<number | null>(null);
   const speed = useSpeed(watching);
   const underWay = speed !== null && speed > UNDER_WAY_MPS;
-  const cards = [
-    ...setup.lines.map((line) => ({ line, face: setup.prediction.face, key: line.control as string })),
-    ...(slice?.lines ?? []).map((line) => ({
+  const cardsOf = (of: Setup, before: string) =>
+    of.lines.map((line) => ({
       line,
-      face: slice!.prediction.face,
-      key: `slice-${line.control}`,
-    })),
-  ];
+      face: of.prediction.face,
+      name: `${before}${CONTROL_WORDS[line.control]}`,
+    }));
+  const cards = [...cardsOf(setup, ''), ...(slice ? cardsOf(slice, 'Slice: ') : [])];
   const count = cards.length;
-  const { line, face, key } = cards[Math.min(at, count - 1)]!;
+  const { line, face, name } = cards[Math.min(at, count - 1)]!;
   const step = (by: number): void => setAt((k) => Math.min(count - 1, Math.max(0, k + by)));
   useEffect(() => {
     const turn = (event: KeyboardEvent): void => {
@@ -47,7 +47,7 @@ export function DeckScreen() {
     window.addEventListener('keydown', turn);
     return () => window.removeEventListener('keydown', turn);
   }, [count]);
-  const isDone = done.includes(key);
+  const isDone = done.includes(name);
   return (
     <View style={styles.deck}>
       <View style={styles.head}>
@@ -69,10 +69,7 @@ export function DeckScreen() {
         testID="deck-card"
       >
         <View aria-live="polite" style={styles.words}>
-          <Text style={styles.name}>
-            {key.startsWith('slice-') && 'Slice: '}
-            {CONTROL_WORDS[line.control]}
-          </Text>
+          <Text style={styles.name}>{name}</Text>
           <Text bold style={[styles.value, { color: tones.buoy }]} testID="deck-value">
             {lineValue(line, units, face, own)}
           </Text>
@@ -83,7 +80,7 @@ export function DeckScreen() {
         on={isDone}
         onPress={() => {
           if (underWay) return;
-          setDone(isDone ? done.filter((k) => k !== key) : [...done, key]);
+          setDone(isDone ? done.filter((n) => n !== name) : [...done, name]);
         }}
       />
       <View style={styles.row}>

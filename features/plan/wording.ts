@@ -144,7 +144,7 @@ export function lineValue(
     case 'power':
       return value === 0 ? 'full' : 'filtered';
     case 'pulse':
-      return because.rule === 'pulse-swept' ? 'swept' : `${units.show('small', value)} long`;
+      return because.rule === 'pulse-swept' ? 'swept' : `${units.height(value)} long`;
     case 'tvg':
       return value === 40 ? 'for fish' : value === 20 ? 'for layers' : 'off';
     case 'gain':
