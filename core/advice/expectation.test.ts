@@ -11,8 +11,10 @@ import { seededRandom } from '@/core/maths';
 import { readChannel, type FishFinding, type MarkShape } from '@/core/reading';
 import type { Settings } from '@/core/picture';
 import { DETECTION_DB, GENERIC_RIG, TRANSDUCERS, type Rig } from '@/core/rig';
-import { emptyScene, holding, holdingStill, idlePass, layBed, layTrack } from '@/core/scene';
+import { emptyScene, holding, layBed, layTrack } from '@/core/scene';
 import { simulate } from '@/core/sounder';
+import { legsOf } from './bench';
+import { STILL_S } from './likelyShapes';
 
 const FACES = TRANSDUCERS.flatMap((t) => t.faces).filter((f) => f.frequencyHz >= 80e3);
 
@@ -49,10 +51,10 @@ function caseOf(seed: number): Case {
   return { seed, brief, rig, settings, e: expectationOf(brief, rig, prediction, settings) };
 }
 
-/** What the reader finds where the simulator has put that fish. */
-function readOf({ seed, brief, rig, settings, e }: Case): MarkShape {
+/** What the reader finds where the simulator has put that fish, at that setup. */
+function readOf({ brief, rig, settings, e }: Case, seed: number): MarkShape {
   const random = seededRandom(seed);
-  const durationS = brief.speedMps === 0 ? 20 : Math.max(12, (3 * e.depthM) / brief.speedMps);
+  const durationS = brief.speedMps === 0 ? STILL_S : Math.max(12, (3 * e.depthM) / brief.speedMps);
   const way = brief.speedMps * durationS;
   const scene = {
     ...emptyScene({
@@ -69,7 +71,7 @@ function readOf({ seed, brief, rig, settings, e }: Case): MarkShape {
     }),
     fish: [holding({ lengthM: brief.lengthM[0], bladder: 'closed' }, [way / 2, 0, e.depthM], random)],
   };
-  const legs = brief.speedMps === 0 ? holdingStill(durationS) : idlePass(brief.speedMps, durationS);
+  const legs = legsOf(brief.presentation, brief.speedMps, durationS);
   const track = layTrack({ legs, pingRate: settings.pingRate, windMps: 0 }, random.fork('waves'));
   const recording = simulate({
     scene,
@@ -78,6 +80,7 @@ function readOf({ seed, brief, rig, settings, e }: Case): MarkShape {
     faces: [...rig.faces],
     pingRate: settings.pingRate,
     farM: settings.rangeM,
+    power: settings.power,
     seed,
   });
   const marks = readChannel(recording, recording.channels[0]!)
@@ -90,57 +93,80 @@ function readOf({ seed, brief, rig, settings, e }: Case): MarkShape {
 /** A dot and a dash are one promise: too few pings for a shape, or a slice. */
 const kindOf = (shape: MarkShape): MarkShape => (shape === 'dot' ? 'dash' : shape);
 const NEAR_DB = 3;
+/** How far a likelihood may be off for what the model leaves out: waves, and how ranges are sampled. */
+const LEFT_OUT = 0.1;
 const isNear = ({ e }: Case): boolean => Math.abs(e.marginDb - e.needDb) <= NEAR_DB;
 
-/** The first seeds with three near the limit and six clear of it of every shape (a line one and two, an arch one more). */
+/** Passes over each: how the fish lies and fades is another in every one. */
+const PASSES = 11;
+/** The first seeds that give fourteen cases near the limit and, clear of it, six each of arch, clip, dash and nothing, and two lines. */
 const SEEDS = [
-  1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 23, 24, 26, 27, 28, 31, 34, 39, 44,
-  53, 83, 117, 128, 138, 179, 233, 251, 531, 928, 1175,
+  1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 21, 23, 24, 26, 28, 34, 35, 39, 44, 50,
+  53, 61, 70, 83, 90, 107, 110, 117, 118, 128, 138,
 ];
 
 describe('what is promised', () => {
-  const cases = SEEDS.map(caseOf).map((c) => ({ ...c, read: readOf(c) }));
-  const kept = (list: typeof cases): number =>
-    list.filter((c) => kindOf(c.read) === kindOf(c.e.shape)).length;
+  const cases = SEEDS.map(caseOf).map((c) => ({
+    ...c,
+    reads: Array.from({ length: PASSES }, (_, k) => kindOf(readOf(c, c.seed + 100_000 * k))),
+  }));
+  type Tried = (typeof cases)[number];
+  const timesRead = ({ reads }: Tried, shape: MarkShape): number =>
+    reads.filter((s) => s === kindOf(shape)).length;
+  const near = cases.filter(isNear);
+  const clear = cases.filter((c) => !isNear(c));
 
   it('is tried on forty cases of every shape, a third of them near the limit', () => {
     expect(cases).toHaveLength(40);
-    expect(cases.filter(isNear).length).toBeGreaterThanOrEqual(13);
+    expect(near.length).toBeGreaterThanOrEqual(14);
     for (const shape of ['arch', 'clip', 'dash', 'nothing'])
       expect(cases.filter(({ e }) => kindOf(e.shape) === shape).length).toBeGreaterThanOrEqual(6);
   });
 
-  it('is what is then read in 35 of 40: one shape, or the two that are named where neither is sure', () => {
-    const promised = ({ e, read }: (typeof cases)[number]): boolean =>
-      e.promised.some((s) => kindOf(s) === kindOf(read));
-    expect(cases.filter(promised).length).toBeGreaterThanOrEqual(35);
-    // Naming two is the exception, and the likeliest alone is right in three of four.
-    expect(cases.filter(({ e }) => e.promised.length > 1).length).toBeLessThanOrEqual(14);
-    expect(kept(cases)).toBeGreaterThanOrEqual(30);
+  it('is the shape most often read, in 35 of 40', () => {
+    const isCommonest = (c: Tried): boolean =>
+      c.reads.every((s) => timesRead(c, s) <= timesRead(c, c.e.shape));
+    expect(cases.filter(isCommonest).length).toBeGreaterThanOrEqual(35);
   });
 
-  it('is kept as often as it says it will be', () => {
-    const foretold = cases.reduce((sum, { e }) => sum + e.likely, 0);
-    const variance = cases.reduce((sum, { e }) => sum + e.likely * (1 - e.likely), 0);
-    expect(Math.abs(kept(cases) - foretold)).toBeLessThan(2.5 * Math.sqrt(variance));
-    // Near the limit as well as clear of it.
-    const near = cases.filter(isNear);
-    const said = near.reduce((sum, { e }) => sum + e.likely, 0);
-    const spread = near.reduce((sum, { e }) => sum + e.likely * (1 - e.likely), 0);
-    expect(Math.abs(kept(near) - said)).toBeLessThan(2.5 * Math.sqrt(spread));
+  it('is what the first pass reads in 35 of 40: one shape, or the two that are named where neither is sure', () => {
+    const isKept = ({ e, reads }: Tried): boolean => e.promised.some((s) => kindOf(s) === reads[0]);
+    expect(cases.filter(isKept).length).toBeGreaterThanOrEqual(35);
+    // Two are named near the limit for the most part, and where the ways to lie differ: not everywhere.
+    expect(clear.filter(({ e }) => e.promised.length > 1).length).toBeLessThan(clear.length / 3);
+  });
+
+  /** Of how many passes over these the likeliest shape was read, less of how many it was said to be, in standard deviations of the latter. */
+  const offBy = (list: readonly Tried[]): number => {
+    let [read, said, variance] = [0, 0, 0];
+    for (const c of list) {
+      read += timesRead(c, c.e.shape) / PASSES;
+      said += c.e.likely;
+      // A case's share is itself known from so many passes, and its likelihood from eighty ways to lie.
+      variance += c.e.likely * (1 - c.e.likely) * (1 / PASSES + 1 / 80) + LEFT_OUT ** 2;
+    }
+    return (read - said) / Math.sqrt(variance);
+  };
+
+  it('is kept as often as it says it will be, near the limit as well as clear of it', () => {
+    expect(Math.abs(offBy(cases))).toBeLessThan(2.5);
+    expect(Math.abs(offBy(near))).toBeLessThan(2.5);
   });
 
   it('holds where it is sure', () => {
     const sure = cases.filter((c) => c.e.likely >= 0.9);
     expect(sure.length).toBeGreaterThan(10);
-    expect(kept(sure) / sure.length).toBeGreaterThanOrEqual(0.8);
+    const kept = sure.reduce((sum, c) => sum + timesRead(c, c.e.shape), 0);
+    expect(kept / (PASSES * sure.length)).toBeGreaterThanOrEqual(0.9);
   });
 
   it('shows where it is said to show, and does not where it is not', () => {
-    const clear = cases.filter((c) => !isNear(c));
-    const wrong = clear.filter((c) => (c.e.shape === 'nothing') !== (c.read === 'nothing'));
-    // A fish whose highlights meet out of step may fade, and a speck of two pings be found: one in ten.
-    expect(wrong.length / clear.length).toBeLessThanOrEqual(0.1);
+    const wrong = clear.reduce(
+      (sum, c) => sum + c.reads.filter((s) => (s === 'nothing') !== (c.e.shape === 'nothing')).length,
+      0,
+    );
+    // A fish whose highlights meet out of step may fade, and a speck of two pings be found: one in twenty.
+    expect(wrong / (PASSES * clear.length)).toBeLessThanOrEqual(0.05);
   });
 
   it('names what comes next, and shares that add up to no more than all', () => {

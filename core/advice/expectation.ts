@@ -11,7 +11,7 @@ import { PALETTE_BOTTOM_DB, type Settings } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { squareOnGain, tiltLoss } from '@/core/water';
 import { heldWay } from './heldWay';
-import { likelyShapes } from './likelyShapes';
+import { likelyShapes, STILL_S } from './likelyShapes';
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Brief } from './brief';
 import { STILL_MPS } from './timeLines';
@@ -62,11 +62,9 @@ const FOUND_LEAST_DB = 6;
 /** At its ends a mark is met a little under the detection level, dB. */
 const ENDS_UNDER_DB = 2;
 
-/** Level over noise a mark of so many pings must have where it is nearest, dB. @param pings above 0, Infinity where nothing is passed @param resolutionM above 0 */
+/** Level over noise a mark of so many pings must have where it is nearest, dB. Pings and resolution above 0. */
 export const neededDb = (pings: number, resolutionM: number): number =>
-  (pings === Infinity
-    ? DETECTION_DB
-    : Math.max(FOUND_LEAST_DB, FOUND_DB + FOUND_BY_PINGS_DB / Math.sqrt(Math.max(pings, 0.5)))) +
+  Math.max(FOUND_LEAST_DB, FOUND_DB + FOUND_BY_PINGS_DB / Math.sqrt(Math.max(pings, 0.5))) +
   strongestNoise(resolutionM);
 
 /** Less sure of the likeliest shape than this, the next is promised with it. */
@@ -124,9 +122,9 @@ export function expectationOf(
   const marginDb = echoMargin(p.budget, nearestM, strengthDb, 10 * Math.log10(loss + 1e-9));
   const still = brief.speedMps < STILL_MPS;
   const through = (way: number): number => (2 * way) / brief.speedMps;
-  const nominal = still ? Infinity : through(depthM * Math.tan(p.face.beam.alongRad / 2)) * settings.pingRate;
+  const nominalS = still ? STILL_S : through(depthM * Math.tan(p.face.beam.alongRad / 2));
   const pulseM = p.budget.resolutionM;
-  const needDb = neededDb(nominal, pulseM);
+  const needDb = neededDb(nominalS * settings.pingRate, pulseM);
   const gapM = (BRIDGED_PINGS * brief.speedMps) / settings.pingRate;
   const endDb = DETECTION_DB - ENDS_UNDER_DB + strongestNoise(pulseM);
   const way = heldWay(p, depthM, { asideM, strengthFromDb, needDb: endDb, gapM });

@@ -31,7 +31,7 @@ export interface Meeting {
 /** Ways a fish may lie that are tried, under a moving boat and a still one; and how long a still one looks, s. */
 const LIES = 80;
 const STILL_LIES = 16;
-const STILL_S = 20;
+export const STILL_S = 20;
 /** It leans by up to this as it rises or sinks a little, rad, and rocks by this as it beats its tail, rad and s. */
 const LEANS_RAD = 0.078;
 const ROCKS_RAD = 0.07;
@@ -47,7 +47,9 @@ const EDGE_NOISE = 0.35;
 /** What an echo itself adds to the water it is held against, dB. */
 const OWN_SHARE_DB = 0.4;
 /** Share of all passes that go as walked through here: in the rest something plays a part that is left out. From simulated passes. */
-const FORESEEN = 0.95;
+const FORESEEN = 0.98;
+/** How far along its length from its middle a fish still answers. */
+const FARTHEST_PART = Math.max(...FISH_HIGHLIGHTS.map(({ along }) => Math.abs(along)));
 /** Legs are never measured finer than this, m. */
 const FINEST_M = BODY_M;
 /** A mark under a still boat that was lost for up to this long, s, is still the same. */
@@ -116,7 +118,7 @@ function judged(
 }
 
 /**
- * What a fish may be drawn as, as shares of the ways it may lie and fade, 0.95 in all: its heading and lean are not known, and its
+ * What a fish may be drawn as, as shares of the ways it may lie and fade, 0.98 in all: its heading and lean are not known, and its
  * own directivity (Nakken & Olsen 1977) decides which leg is heard. Each way is walked through ping by ping: the sonar equation
  * (Urick 1983), its parts adding up in step or out of it, noise of exponential power; what stands out is judged by the rules of a
  * mark. The same answer each time. Depths and lengths above 0; throws nothing.
@@ -128,13 +130,15 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   const wave = budget.soundSpeedMps / face.frequencyHz;
   const squareDb = targetStrengthDb + squareOnGain(lengthM, wave);
   const noiseDb = strongestNoise(budget.resolutionM) + OWN_SHARE_DB;
-  const half = heldWay(p, depthM, {
+  const way = heldWay(p, depthM, {
     asideM,
     strengthFromDb: () => squareDb,
     needDb: GO_ON_DB + noiseDb - WALKED_UNDER_DB,
     gapM: depthM,
   });
-  if (half === 0) return { nothing: FORESEEN };
+  if (way === 0) return { nothing: FORESEEN };
+  // A thin beam meets the parts of a long body one after the other.
+  const half = way + FARTHEST_PART * lengthM;
   const step = Math.max(speedMps / pingRate, half / MOST_PINGS);
   const count = still ? Math.round(STILL_S * pingRate) : 2 * Math.ceil(half / step) + 1;
   const seconds = still ? 1 / pingRate : step / speedMps;
@@ -150,6 +154,8 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   const patternAt = (x: number): number =>
     pattern[Math.min(PATTERN_STEPS, Math.round((Math.abs(x) / reach) * PATTERN_STEPS))]!;
   const random = seededRandom(1);
+  // A pulse longer than a body is met in two halves; of a shorter one the strongest is taken anyway, and its noise booked.
+  const halves = strongestNoise(budget.resolutionM) > 0 ? 1 : 2;
   const lies = still ? STILL_LIES : LIES;
   const over = new Float64Array(count);
   const range = new Float64Array(count);
@@ -159,6 +165,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
     const heading = (2 * Math.PI * (lie + random.uniform())) / lies;
     const lean = LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
     const rock = 2 * Math.PI * random.uniform();
+    let lead = 0;
     for (let i = 0; i < count; i++) {
       const x = still ? 0 : first + i * step;
       const r = Math.hypot(depthM, asideM, x);
@@ -168,19 +175,34 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
       const sinOff = (level * Math.cos(pitch) - depthM * Math.sin(pitch)) / r;
       const marginDb = echoMargin(budget, r, squareDb - tiltLoss(lengthM, wave, Math.asin(sinOff)));
       const amplitude = Math.pow(10, marginDb / 20);
-      let re = random.normal() * Math.SQRT1_2;
-      let im = random.normal() * Math.SQRT1_2;
+      let re = 0;
+      let im = 0;
+      const flat = Math.cos(pitch);
       for (let h = 0; h < FISH_HIGHLIGHTS.length; h++) {
         const { along, share } = FISH_HIGHLIGHTS[h]!;
-        const nearer = (along - FISH_HIGHLIGHTS[0].along) * lengthM * sinOff;
+        const l = along * lengthM;
+        // Close by, a body's parts are met on a curve, not on a plane.
+        const part = Math.hypot(
+          depthM - l * Math.sin(pitch),
+          asideM + l * Math.sin(heading) * flat,
+          x - l * Math.cos(heading) * flat,
+        );
+        if (h === 0) lead = part;
         // What lies farther from the leading part than a pulse is an echo by itself.
-        if (Math.abs(nearer) > budget.resolutionM) continue;
-        const turn = 2 * Math.PI * ((2 * nearer) / wave + 0.33 * h);
-        const part = amplitude * Math.sqrt(share) * patternAt(x - along * lengthM * Math.cos(heading));
-        re += part * Math.cos(turn);
-        im += part * Math.sin(turn);
+        if (Math.abs(part - lead) > budget.resolutionM) continue;
+        const turn = 2 * Math.PI * ((2 * (part - lead)) / wave + 0.33 * h);
+        const strength = amplitude * Math.sqrt(share) * patternAt(x - l * Math.cos(heading));
+        re += strength * Math.cos(turn);
+        im += strength * Math.sin(turn);
       }
-      const heardDb = 10 * Math.log10(re * re + im * im + 1e-12);
+      // Noise is another every half pulse: the stronger of both is the peak.
+      let power = 0;
+      for (let k = 0; k < halves; k++) {
+        const heardRe = re + random.normal() * Math.SQRT1_2;
+        const heardIm = im + random.normal() * Math.SQRT1_2;
+        power = Math.max(power, heardRe * heardRe + heardIm * heardIm);
+      }
+      const heardDb = 10 * Math.log10(power + 1e-12);
       over[i] = heardDb - noiseDb;
       range[i] = r + (random.normal() * EDGE_NOISE * pulseM) / Math.max(1, Math.pow(10, heardDb / 20));
     }

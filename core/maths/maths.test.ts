@@ -9,6 +9,9 @@ import {
   seededRandom,
   sumDb,
   toDb,
+  strongestLogMean,
+  strongestMean,
+  strongestQuantile,
 } from '@/core/maths';
 
 describe('random', () => {
@@ -69,6 +72,23 @@ describe('functions', () => {
     expect(median(list)).toBe(5);
     expect(list).toEqual([5, 1, 9]);
     expect(median([])).toBeNaN();
+  });
+});
+
+describe('the strongest of several draws of noise', () => {
+  const random = seededRandom(4);
+  it.each([1, 2, 8, 16])('of %d has the mean, the quantile and the logarithm it is said to have', (k) => {
+    const draws = Array.from({ length: 20_000 }, () => {
+      let most = 0;
+      for (let i = 0; i < k; i++) most = Math.max(most, -Math.log(1 - random.uniform()));
+      return most;
+    }).sort((a, b) => a - b);
+    const mean = (of: (x: number) => number): number =>
+      draws.reduce((sum, x) => sum + of(x), 0) / draws.length;
+    // Standard deviation of the mean: at most 1.3 / √20,000; of the logarithm's 1.28 / √20,000.
+    expect(Math.abs(mean((x) => x) - strongestMean(k))).toBeLessThan(0.04);
+    expect(Math.abs(mean(Math.log) - strongestLogMean(k))).toBeLessThan(0.04);
+    expect(Math.abs(draws[7000]! - strongestQuantile(k, 0.35))).toBeLessThan(0.04);
   });
 });
 

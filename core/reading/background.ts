@@ -1,4 +1,4 @@
-import { medianInPlace, selectInPlace } from '@/core/maths';
+import { medianInPlace, selectInPlace, strongestMean, strongestQuantile, toDb } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { BedLine } from './findings';
 
@@ -11,9 +11,6 @@ const FEWEST_BETWEEN = 192;
 
 /** The share of pings a background is read at: fish and bait may fill up to two thirds of a span. */
 const QUANTILE = 0.35;
-
-/** Exponential intensity has that quantile this far under its mean, dB: 10 log(−ln(1 − q)). */
-const QUANTILE_UNDER_MEAN_DB = 10 * Math.log10(-Math.log(1 - QUANTILE));
 
 /** Ranges gathered at a time, so that pings are read along their rows; of each pair of ranges one is looked at. */
 const TILE = 16;
@@ -40,6 +37,8 @@ export interface Excess {
   /** Samples of each ping from which on nothing is sought, and from which on nothing stands out: what stands on the bed. */
   end: Int32Array;
   lid: Int32Array;
+  /** Of how many cells with noise of their own each sample is the strongest. */
+  cellsToOne: number;
 }
 
 /** Row of the background of a ping. */
@@ -60,8 +59,9 @@ export function overAt(excess: Excess, ping: number, sample: number): number {
 /**
  * Level over the local background: per range, a low quantile over two minutes of pings above the bed, which a layer or
  * steady noise fills and a fish does not. Between two middles it is interpolated.
+ * @param cellsToOne of how many cells each sample is the strongest
  */
-export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Excess {
+export function excessOf(channel: Channel, bed: BedLine, pingRate: number, cellsToOne: number): Excess {
   const { pingCount, sampleCount: n, levelDb } = channel;
   const ranges = Math.ceil(n / EVERY_SAMPLES);
   const span = Math.max(LOOKED_AT, Math.round(SPAN_S * pingRate));
@@ -71,6 +71,7 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
   const most = 2 * LOOKED_AT + 2;
   const values = new Float32Array(TILE * most);
   const counts = new Int32Array(TILE);
+  const overMeanDb = toDb(strongestQuantile(cellsToOne, QUANTILE) / strongestMean(cellsToOne));
   const bedSample = Int32Array.from(bed.rangeM, (r) =>
     r === r ? Math.floor((r - channel.firstRangeM) / channel.sampleStepM) : n,
   );
@@ -100,7 +101,7 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
         const mine = values.subarray((i - i0) * most, (i - i0) * most + count);
         back[m * ranges + i] =
           count >= 8
-            ? selectInPlace(mine, Math.floor(QUANTILE * count), count) - QUANTILE_UNDER_MEAN_DB
+            ? selectInPlace(mine, Math.floor(QUANTILE * count), count) - overMeanDb
             : i > 0
               ? back[m * ranges + i - 1]!
               : 0;
@@ -122,7 +123,15 @@ export function excessOf(channel: Channel, bed: BedLine, pingRate: number): Exce
     }
   }
   const end = bedSample.map((sample) => Math.min(n, sample + UNDER_BED_SAMPLES));
-  return { sampleCount: n, levelDb, backDb, barDb: new Float32Array(pingCount), end, lid: end.slice() };
+  return {
+    sampleCount: n,
+    levelDb,
+    backDb,
+    barDb: new Float32Array(pingCount),
+    end,
+    lid: end.slice(),
+    cellsToOne,
+  };
 }
 
 /** A line thinner than half of this that hangs at one range is no background: gear, or a fish under a boat that keeps still, m. */

@@ -35,6 +35,7 @@ const excessOver = (levelDb: Float32Array): Excess => ({
   barDb: new Float32Array(PINGS),
   end: new Int32Array(PINGS).fill(SAMPLES),
   lid: new Int32Array(PINGS).fill(SAMPLES),
+  cellsToOne: 1,
 });
 
 describe('excess', () => {

@@ -1,3 +1,4 @@
+import { strongestLogMean, strongestMean, toDb } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { backRow, overAt, type Excess } from './background';
 import type { BedLine } from './findings';
@@ -23,6 +24,8 @@ export interface Cells {
   mostDb: Float32Array;
   /** Samples that stand out. */
   full: Uint8Array;
+  /** The mean of noise in dB lies so far under its mean, dB. */
+  logMeanUnderDb: number;
 }
 
 /** Cells of an excess. */
@@ -87,5 +90,7 @@ export function cellsOf(channel: Channel, bed: BedLine, excess: Excess): Cells {
       full[at] = count;
     }
   }
-  return { cells, used, ends, runDb, mostDb, full };
+  const { cellsToOne } = excess;
+  const logMeanUnderDb = toDb(strongestMean(cellsToOne)) - strongestLogMean(cellsToOne) * (10 / Math.LN10);
+  return { cells, used, ends, runDb, mostDb, full, logMeanUnderDb };
 }

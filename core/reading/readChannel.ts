@@ -25,7 +25,7 @@ import { joinSeam, stretchesOf } from './stretches';
 import { findStructure } from './structure';
 import { topMess } from './topMess';
 import { followEchoes, type Track } from './tracks';
-import { croppedToBed, workingChannel } from './workingChannel';
+import { cellsToOne, croppedToBed, workingChannel } from './workingChannel';
 
 /** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
 function longEnough(
@@ -59,7 +59,7 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
   const fine = workingChannel(measured);
   const bed = trackBed(fine);
   const channel = croppedToBed(fine, bed);
-  const excess = excessOf(channel, bed, recording.pingRate);
+  const excess = excessOf(channel, bed, recording.pingRate, cellsToOne(measured));
   const named = takeOffBars(channel, bed, excess);
   const messM = topMess(channel, bed);
   const cover: CoverFinding[] = [];

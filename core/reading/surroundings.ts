@@ -4,8 +4,6 @@ import { CELL, type Cells } from './cells';
 const ROUND_M = 0.6;
 const ROUND_SAMPLES = 7;
 const ROUND_PINGS = 5;
-/** Mean of the logarithm of exponential intensity lies this far under its mean, dB (Euler's constant: 10 γ / ln 10). */
-const LOG_MEAN_UNDER_DB = 2.51;
 
 /** Cells to either side in range that a cell's surroundings are taken over. */
 export const surroundingCells = (sampleStepM: number): number =>
@@ -15,7 +13,12 @@ export const surroundingCells = (sampleStepM: number): number =>
  * What a single mark must stand over besides the background of its range, so that the speckle of a late echo or of life that
  * came and went is not taken for marks: the mean about a cell over the bed, dB. @param half surroundingCells of the channel
  */
-export function aroundDb({ cells, used, runDb }: Cells, half: number, ping: number, cell: number): number {
+export function aroundDb(
+  { cells, used, runDb, logMeanUnderDb }: Cells,
+  half: number,
+  ping: number,
+  cell: number,
+): number {
   const first = Math.max(0, ping - ROUND_PINGS);
   const last = Math.min(used.length - 1, ping + ROUND_PINGS);
   const a = Math.max(0, cell - half);
@@ -28,5 +31,5 @@ export function aroundDb({ cells, used, runDb }: Cells, half: number, ping: numb
     const row = p * cells - 1;
     sum += (runDb[row + b]! - (a > 0 ? runDb[row + a]! : 0)) / (b - a);
   }
-  return Math.max(0, sum / (last - first + 1) + LOG_MEAN_UNDER_DB);
+  return Math.max(0, sum / (last - first + 1) + logMeanUnderDb);
 }

@@ -4,22 +4,42 @@ import { scratchFloats } from './scratch';
 
 /** Finer than this nothing is read: a fish is longer, and a body resolved into its parts is still one fish. m */
 const STEP_M = 0.04;
+/** A pulse this many groups long is met in full by one sample of each. */
+const LONG_PULSE = 1.8;
+
+/** How many samples of a channel make one to be read. */
+const groupOf = ({ sampleStepM }: Channel): number => Math.max(1, Math.floor(STEP_M / sampleStepM));
+
+const isLongPulsed = (channel: Channel): boolean =>
+  channel.resolutionM >= LONG_PULSE * groupOf(channel) * channel.sampleStepM;
+
+/** More than this change little. */
+const MOST_CELLS = 16;
+
+/** Of how many cells, each with noise of its own, a sample of the working channel is the strongest: one every half pulse. */
+export function cellsToOne(channel: Channel): number {
+  if (isLongPulsed(channel)) return 1;
+  const spanM = (groupOf(channel) - 1) * channel.sampleStepM;
+  return Math.min(MOST_CELLS, Math.round(1 + (2 * spanM) / channel.resolutionM));
+}
 
 /**
- * A channel at the fineness reading works at: of a finely sampled one each group of samples keeps its strongest, so that the
- * parts of one body and the range side lobes of a swept pulse come together. A coarse one is returned as it is.
+ * A channel at the fineness reading works at. Of a short pulse finely sampled each group of samples keeps its strongest, so that the
+ * parts of one body and the range side lobes of a sweep come together; of a long one, any: the strongest would be that of the noise.
+ * A coarse channel is returned as it is.
  */
 export function workingChannel(channel: Channel): Channel {
-  const group = Math.floor(STEP_M / channel.sampleStepM);
+  const group = groupOf(channel);
   if (group < 2) return channel;
   const { pingCount, sampleCount: n, levelDb } = channel;
   const sampleCount = Math.floor(n / group);
+  const compared = isLongPulsed(channel) ? 1 : group;
   const out = scratchFloats('working', pingCount * sampleCount);
   for (let p = 0; p < pingCount; p++)
     for (let j = 0; j < sampleCount; j++) {
       const from = p * n + j * group;
       let most = levelDb[from]!;
-      for (let k = 1; k < group; k++) if (levelDb[from + k]! > most) most = levelDb[from + k]!;
+      for (let k = 1; k < compared; k++) if (levelDb[from + k]! > most) most = levelDb[from + k]!;
       out[p * sampleCount + j] = most;
     }
   const sampleStepM = group * channel.sampleStepM;

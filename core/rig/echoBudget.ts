@@ -1,4 +1,4 @@
-import { bisectFalling } from '@/core/maths';
+import { bisectFalling, strongestMean, toDb } from '@/core/maths';
 import { absorptionOf, noiseSpectrum, soundSpeedOf, type Engine, type Water } from '@/core/water';
 import { directivityIndex } from './beam';
 import { rangeResolution, type Pulse } from './pulse';
@@ -29,11 +29,8 @@ export const BODY_M = 0.08;
  * How far the strongest noise of the cells one body takes up stands over the mean of one, dB: of k cells it lies
  * H_k (1 + 1/2 + … + 1/k) over it (order statistics of the exponential, Rényi 1953). @param resolutionM above 0
  */
-export function strongestNoise(resolutionM: number): number {
-  let strongest = 0;
-  for (let k = 1; k <= Math.max(1, BODY_M / resolutionM); k++) strongest += 1 / k;
-  return 10 * Math.log10(strongest);
-}
+export const strongestNoise = (resolutionM: number): number =>
+  toDb(strongestMean(Math.max(1, Math.floor(BODY_M / resolutionM))));
 
 /**
  * The sonar equation's terms for a face of a rig in a water. A receiver matched to its pulse gathers noise over 1/τ
