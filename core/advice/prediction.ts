@@ -1,4 +1,3 @@
-import { clamp } from '@/core/maths';
 import {
   detectionRange,
   DETECTION_DB,
@@ -63,31 +62,35 @@ export function predict(brief: Brief, rig: Rig, face: Face): Prediction {
   };
 }
 
-/**
- * Level of the m-th bed echo over noise, dB: the scatter law with A the smaller of beam and pulse area, then a
- * −30 log m for stretching and spreading, the bed's reflection and 2 dB at the surface for each further bounce.
- */
-export function bedEchoMargin(budget: FaceBudget, depthM: number, material: BedMaterial, m: number): number {
+/** Level of the bed's own echo over noise, dB: the scatter law with A the smaller of beam and pulse area. */
+function bedMargin(budget: FaceBudget, depthM: number, material: BedMaterial): number {
   const beamArea = equivalentBeamAngle(budget.face.beam) * depthM * depthM;
   const pulseArea = 2 * Math.PI * depthM * budget.resolutionM;
   const area = Math.min(beamArea, pulseArea);
-  const first =
+  return (
     budget.sourceLevelDb -
     40 * Math.log10(depthM) -
     2 * budget.absorptionDbPerM * depthM +
-    10 * Math.log10(bedBackscatter(material, 0) * area);
-  const bounces = m - 1;
-  return (
-    first -
-    30 * Math.log10(m) -
-    bounces * (bedLoss(material) + 2 + 2 * budget.absorptionDbPerM * depthM) -
+    10 * Math.log10(bedBackscatter(material, 0) * area) -
     budget.noiseLevelDb
   );
 }
 
+/**
+ * How much the m-th bed echo is under the first, dB: 30 log m for stretching and spreading, and for each further bounce the bed's
+ * reflection, 2 dB at the surface and the way through the water.
+ */
+const bouncesLoss = (budget: FaceBudget, depthM: number, material: BedMaterial, m: number): number =>
+  30 * Math.log10(m) + (m - 1) * (bedLoss(material) + 2 + 2 * budget.absorptionDbPerM * depthM);
+
+/** Level of the m-th bed echo over noise, dB. */
+export const bedEchoMargin = (budget: FaceBudget, depthM: number, material: BedMaterial, m: number): number =>
+  bedMargin(budget, depthM, material) - bouncesLoss(budget, depthM, material, m);
+
 /** Bed echoes that stand over the noise, at least 1 and at most 4: those a late echo can come from. */
 export function bedEchoesHeard(budget: FaceBudget, depthM: number, material: BedMaterial): number {
+  const margin = bedMargin(budget, depthM, material);
   let heard = 1;
-  while (heard < 4 && bedEchoMargin(budget, depthM, material, heard + 1) > 0) heard++;
-  return clamp(heard, 1, 4);
+  while (heard < 4 && margin > bouncesLoss(budget, depthM, material, heard + 1)) heard++;
+  return heard;
 }

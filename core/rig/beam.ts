@@ -90,10 +90,13 @@ export function equivalentBeamAngle(beam: Beam): number {
     return 2 * Math.PI * sum * dTheta;
   }
   // Far from ±1 the two axes separate; dΩ = du dv / √(1 − u² − v²) is kept whole.
-  const steps = 400;
+  const steps = 200;
   const reach = (width: number): number => Math.min(0.999, 4 * Math.sin(width / 2));
   const ru = reach(beam.alongRad);
   const rv = reach(beam.athwartRad);
+  const across = Float64Array.from({ length: steps }, (_, j) =>
+    linePattern(beam.athwartRad, ((j + 0.5) / steps) * rv),
+  );
   let sum = 0;
   for (let i = 0; i < steps; i++) {
     const u = ((i + 0.5) / steps) * ru;
@@ -102,7 +105,7 @@ export function equivalentBeamAngle(beam: Beam): number {
       const v = ((j + 0.5) / steps) * rv;
       const left = 1 - u * u - v * v;
       if (left <= 0) break;
-      const b = bu * linePattern(beam.athwartRad, v);
+      const b = bu * across[j]!;
       sum += (b * b) / Math.sqrt(left);
     }
   }

@@ -3,16 +3,15 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
 import { openPhase, planStore, preferenceStore, takeToBench } from '@/stores';
-import { Button, Chips, InlineButton, Text, useTones, WIDE_PX } from '@/ui';
-import { useUnits } from '../units';
-import { BriefSheet } from './BriefSheet';
+import { Button, Chips, Text, useTones, WIDE_PX } from '@/ui';
+import { BriefSentence } from './brief/BriefSentence';
 import { Coverage } from './Coverage';
 import { FirstRun } from './FirstRun';
 import { PlansSheet } from './PlansSheet';
 import { SetupCard } from './SetupCard';
 import { openPhaseOf, planOf, usePlan } from './usePlan';
 import { WhatToExpect } from './WhatToExpect';
-import { briefWords, PHASE_WORDS, type BriefPiece } from './wording';
+import { PHASE_WORDS } from './wording';
 
 /** The two pictures a setup has a card for. */
 const CARDS = [
@@ -23,34 +22,20 @@ type Card = (typeof CARDS)[number]['value'];
 
 /** The evening before: a brief that reads as a sentence, and the setup it leads to. */
 export function PlanScreen() {
-  const { brief, rig, phase: open } = useStore(planStore);
   const begun = useStore(preferenceStore, (s) => s.begun);
   const { phases, phase, setup, slice } = usePlan();
+  const chosen = useStore(planStore, (s) => openPhaseOf(phases, s.phase, s.brief).presentation);
   const [card, setCard] = useState<Card>('cone');
-  const units = useUnits();
   const tones = useTones();
   const router = useRouter();
   const { width } = useWindowDimensions();
-  const [piece, setPiece] = useState<BriefPiece | null>(null);
   const [plansOpen, setPlansOpen] = useState(false);
-  const words = briefWords(
-    brief,
-    units,
-    rig.faces.find((f) => f.id === brief.faceId),
-  );
   const wide = width >= WIDE_PX;
 
-  const pieceOf = (name: BriefPiece, hint: string) => (
-    <InlineButton
-      words={words[name]}
-      spoken={`${hint}: ${words[name]}. Change`}
-      onPress={() => setPiece(name)}
-      testID={`brief-${name}`}
-    />
-  );
   const take = (): void => {
-    const now = planOf(planStore.getState());
-    takeToBench({ brief: now.phase.brief, rig, seed: 1, settings: now.setup.settings });
+    const state = planStore.getState();
+    const now = planOf(state);
+    takeToBench({ brief: now.phase.brief, rig: state.rig, seed: 1, settings: now.setup.settings });
     router.push('/tune');
   };
 
@@ -58,21 +43,7 @@ export function PlanScreen() {
     <View style={styles.block}>
       <Text kind="title">Plan</Text>
       {!begun && <FirstRun />}
-      <Text style={styles.sentence}>
-        {pieceOf('species', 'Fish')}
-        {', '}
-        {pieceOf('depth', 'Depth')}
-        {', '}
-        {pieceOf('water', 'Water')}
-        {', '}
-        {pieceOf('presentation', 'Presentation and speed')}
-        {', with '}
-        {pieceOf('beam', 'Beam and transducer')}
-        {'.'}
-      </Text>
-      <Text faint kind="small">
-        Tap what is underlined to change it. The setup follows at once.
-      </Text>
+      <BriefSentence />
     </View>
   );
   const action = (
@@ -109,7 +80,7 @@ export function PlanScreen() {
           </Text>
           <Chips
             label="Phase of the day"
-            value={openPhaseOf(phases, open, brief).presentation}
+            value={chosen}
             options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
             onChange={openPhase}
           />
@@ -132,7 +103,6 @@ export function PlanScreen() {
         </View>
       </ScrollView>
       {!wide && action}
-      <BriefSheet piece={piece} onClose={() => setPiece(null)} />
       <PlansSheet open={plansOpen} onClose={() => setPlansOpen(false)} />
     </View>
   );
@@ -152,7 +122,6 @@ const styles = StyleSheet.create({
   left: { flex: 5, gap: 20, minWidth: 0 },
   right: { flex: 6, minWidth: 0 },
   block: { gap: 10 },
-  sentence: { fontSize: 21, lineHeight: 36 },
   cardTitle: { marginTop: 4, marginBottom: 8 },
   aside: { marginTop: 8 },
   cards: { marginTop: 12, marginBottom: 8 },
