@@ -72,19 +72,42 @@ test('the boat’s numbers are answered at once, and the plan counts with them',
   expect(errors).toEqual([]);
 });
 
-test('the rod is moved by dragging as by typing, and a boat’s noise counts in the plan', async ({ page }) => {
+test('things are moved on the boat by dragging as by typing, and a boat’s noise counts in the plan', async ({
+  page,
+}) => {
   await open(page, '/boat');
-  const rod = page.getByTestId('drag-rod');
-  await rod.scrollIntoViewIfNeeded();
-  const box = (await rod.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x, y - 40, { steps: 4 });
-  await page.mouse.move(x, y - 74, { steps: 4 });
-  await page.mouse.up();
-  const forward = Number(await page.getByTestId('rod-x').inputValue());
+  const drag = async (name: string, across: number, down: number): Promise<void> => {
+    const dot = page.getByTestId(name);
+    await dot.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    const box = (await dot.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + across / 2, y + down / 2, { steps: 4 });
+    await page.mouse.move(x + across, y + down, { steps: 4 });
+    await page.mouse.up();
+  };
+  const place = async (name: string): Promise<number> => Number(await page.getByTestId(name).inputValue());
+  await drag('top-rod', 0, -74);
+  const forward = await place('rod-x');
   expect(forward).toBeGreaterThan(1.5);
+  // From the side, only how far forward it is.
+  await drag('side-rod', 40, 30);
+  await expect.poll(() => place('rod-x')).toBeGreaterThan(forward + 0.5);
+  expect(await place('rod-y')).toBe(-0.8);
+
+  // The first transducer is what all is counted from: it moves, and the rest stays where it is on the boat.
+  const [rodBefore, sternBefore] = [await place('rod-x'), await place('stern-x')];
+  await drag('top-transducer', 0, -60);
+  await expect.poll(() => place('stern-x')).toBeLessThan(sternBefore - 1);
+  const by = sternBefore - (await place('stern-x'));
+  await expect.poll(async () => Number((rodBefore - (await place('rod-x')) - by).toFixed(6))).toBe(0);
+  // The slice hangs with it until it is given a place of its own; its answers count from there.
+  const slice = page.getByTestId('answers-slice-455');
+  const offBefore = await slice.getByText('A mark set from').locator('..').innerText();
+  await page.getByTestId('imaging-x').fill('3.5');
+  await page.getByTestId('imaging-x').press('Enter');
+  await expect(slice.getByText('A mark set from').locator('..')).not.toHaveText(offBefore);
 
   await page.getByTestId('lost-at').fill('4');
   await page.getByTestId('lost-at').press('Enter');

@@ -9,6 +9,7 @@ export {
   changeFace,
   changeRig,
   changeTransducer,
+  moveTransducer,
   keepTo,
   openPhase,
   pinLine,

@@ -16,7 +16,7 @@ import {
   type School,
   type Species,
 } from '@/core/advice';
-import { GENERIC_RIG, RigSchema, type Face, type Rig } from '@/core/rig';
+import { GENERIC_RIG, RigSchema, type BoatPlace, type Face, type Rig, type Transducer } from '@/core/rig';
 
 interface PlanState {
   brief: Brief;
@@ -98,8 +98,15 @@ export function changeTransducer(faces: readonly Face[], on: boolean): string | 
   const rest = rig.faces.filter((f) => !ids.has(f.id));
   if (!on && rest.length === 0) return 'A boat needs at least one beam. Add another transducer first.';
   if (!on && brief.faceId !== null && ids.has(brief.faceId)) changeBrief({ faceId: null });
-  return changeRig({ faces: on ? [...rest, ...faces] : rest });
+  const hangs = Object.fromEntries(Object.entries(rig.hangs).filter(([id]) => !ids.has(id)));
+  return changeRig({ faces: on ? [...rest, ...faces] : rest, hangs });
 }
+
+/** Hangs a transducer's faces at a place of the boat. Returns what is wrong, or null. */
+export const moveTransducer = ({ faces }: Transducer, place: BoatPlace): string | null =>
+  changeRig({
+    hangs: { ...planStore.getState().rig.hangs, ...Object.fromEntries(faces.map((f) => [f.id, place])) },
+  });
 
 /** Changes one face of the rig. */
 export const changeFace = (id: string, change: Partial<Face>): string | null =>

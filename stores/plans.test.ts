@@ -1,8 +1,18 @@
 import { FIRST_BRIEF } from '@/core/advice';
-import { GENERIC_RIG } from '@/core/rig';
+import { GENERIC_RIG, transducerOf } from '@/core/rig';
 import * as v from 'valibot';
 import { noticeStore } from './notices';
-import { addSpecies, aimAt, changeBrief, changeRig, pinLine, PLAN, planStore } from './plan';
+import {
+  addSpecies,
+  aimAt,
+  changeBrief,
+  changeRig,
+  changeTransducer,
+  moveTransducer,
+  pinLine,
+  PLAN,
+  planStore,
+} from './plan';
 import { deletePlan, keepPlan, PLANS, plansStore, presentPlan, takeUpPlan } from './plans';
 import { forgetScale, tellScale, timeChart, UNIT, unitStore } from './unit';
 
@@ -136,4 +146,14 @@ it('a rig keeps its new parts in bounds', () => {
     unsureCones: ['cone-200'],
     lengthM: 6,
   });
+});
+
+it('a transducer hangs where it is put, all its faces, until it is taken off', () => {
+  const imaging = transducerOf('imaging');
+  expect(moveTransducer(imaging, { x: 40, y: 0 })).not.toBeNull();
+  expect(planStore.getState().rig.hangs).toEqual({});
+  expect(moveTransducer(imaging, { x: 4, y: 0.5 })).toBeNull();
+  expect(Object.keys(planStore.getState().rig.hangs)).toEqual(imaging.faces.map((f) => f.id));
+  expect(changeTransducer(imaging.faces, false)).toBeNull();
+  expect(planStore.getState().rig.hangs).toEqual({});
 });

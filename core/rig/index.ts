@@ -22,12 +22,15 @@ export {
 } from './pulse';
 export { LOW_POWER_DB, RECEIVER_CEILING_DB, ringDown, type PowerMode } from './receiver';
 export { faceAt, facePulse, pistonDiameter, sourceLevel, type Face } from './transducer';
-export { TRANSDUCERS, transducerOf, type Transducer } from './library';
+export { TRANSDUCERS, transducerOf, transducersOf, type Transducer } from './library';
 export {
   churnLoss,
   faceOf,
+  firstTransducerAt,
   GENERIC_RIG,
   LEVEL_MOUNT,
+  placeFromFace,
+  placeOfFace,
   STATIONS,
   type BoatPlace,
   type Mount,

@@ -1,5 +1,6 @@
 import { degToRad } from '@/core/units';
 import { cone, fan } from './beam';
+import type { Rig } from './rig';
 import type { Face } from './transducer';
 
 /** A transducer of a common kind. The numbers are typical of the kind, not anyone's. */
@@ -115,6 +116,11 @@ export const TRANSDUCERS: readonly Transducer[] = [
     use: 'from the bank, a kayak, through the ice',
     faces: [round(200, 24, 'puck', { id: 'cone-200-puck', powerW: 60, quality: 25, pulseS: 1.5e-4 })],
   },
+];
+
+/** The transducers a rig has a face of, in the order of its faces. */
+export const transducersOf = ({ faces }: Pick<Rig, 'faces'>): Transducer[] => [
+  ...new Set(faces.flatMap((face) => TRANSDUCERS.filter((t) => t.faces.some((own) => own.id === face.id)))),
 ];
 
 /** The transducer of an id. @throws RangeError when there is none */

@@ -30,6 +30,11 @@ import {
   TRANSDUCERS,
   waterPerColumn,
   waterPerRow,
+  firstTransducerAt,
+  placeFromFace,
+  placeOfFace,
+  transducersOf,
+  type Rig,
 } from '@/core/rig';
 import { fishTargetStrength } from '@/core/water';
 import { degToRad } from '@/core/units';
@@ -181,4 +186,39 @@ describe('transducers', () => {
   });
   it('ring down 6 dB a ring time', () =>
     expect(ringDown(210, 1e-4, 0) - ringDown(210, 1e-4, 3e-4)).toBeCloseTo(18, 9));
+});
+
+describe('places on the boat', () => {
+  const rig: Rig = {
+    ...GENERIC_RIG,
+    positions: { antenna: { x: 2, y: 0 }, rod: { x: 1, y: -1 }, stern: { x: 0.2, y: 0 } },
+    hangs: { 'slice-455': { x: 3, y: 0.5 } },
+  };
+  it('are counted from the first transducer, or from the face that looks', () => {
+    expect(placeOfFace(rig, 'cone-200')).toEqual({ x: 0, y: 0 });
+    expect(placeFromFace(rig, 'cone-200', rig.positions.rod)).toEqual({ x: 1, y: -1 });
+    expect(placeFromFace(rig, 'slice-455', rig.positions.rod)).toEqual({ x: -2, y: -1.5 });
+  });
+  it('all stay where they are on the boat when the first transducer is moved', () => {
+    const moved = firstTransducerAt(rig, { x: 0.5, y: -0.5 });
+    expect(moved.positions).toEqual({
+      antenna: { x: 1.5, y: 0.5 },
+      rod: { x: 0.5, y: -0.5 },
+      stern: { x: -0.3, y: 0.5 },
+    });
+    expect(moved.hangs).toEqual({ 'slice-455': { x: 2.5, y: 1 } });
+    // Distances between other things are as before.
+    expect(placeFromFace(moved, 'slice-455', moved.positions.rod)).toEqual(
+      placeFromFace(rig, 'slice-455', rig.positions.rod),
+    );
+  });
+  it('are those of the transducers a rig has faces of, each once', () => {
+    expect(transducersOf(GENERIC_RIG).map((t) => t.id)).toEqual(['twin-83-200', 'imaging']);
+    expect(transducersOf({ faces: GENERIC_RIG.faces.slice(2) }).map((t) => t.id)).toEqual(['imaging']);
+  });
+  it('are within 30 m in a file, and absent in an old one', () => {
+    expect(v.safeParse(RigSchema, { ...rig, hangs: { 'slice-455': { x: 31, y: 0 } } }).success).toBe(false);
+    const { hangs: _, ...old } = rig;
+    expect(v.parse(RigSchema, old).hangs).toEqual({});
+  });
 });

@@ -2,7 +2,7 @@ import { DEFAULT_EXCESS_NOISE_DB } from '@/core/water';
 import { transducerOf } from './library';
 import type { Face } from './transducer';
 
-/** Places on the boat, m: x forward of the transducer, y to port. */
+/** Places on the boat, m: x forward of the transducer (the first, where there are several), y to port. */
 export interface BoatPlace {
   x: number;
   y: number;
@@ -44,6 +44,8 @@ export interface Rig {
   /** Faces whose angle the user does not know, and the screens beams are shown on where it is not both; by face. */
   unsureCones: readonly string[];
   feeds: Readonly<Record<string, Station>>;
+  /** Where faces hang that do not hang with the first transducer, by face. */
+  hangs: Readonly<Record<string, BoatPlace>>;
   /** Fastest the unit pings, 1/s. */
   fastestPingRate: number;
 }
@@ -61,6 +63,7 @@ export const GENERIC_RIG: Rig = {
   lengthM: 6,
   unsureCones: [],
   feeds: {},
+  hangs: {},
   fastestPingRate: 20,
 };
 
@@ -69,6 +72,30 @@ export function faceOf(rig: Rig, id: string): Face {
   const face = rig.faces.find((f) => f.id === id);
   if (!face) throw new RangeError(`rig: no face named ${id}`);
   return face;
+}
+
+/** The places of a rig when its first transducer is moved on the boat, and all else stays where it is: counted from its new place. */
+export function firstTransducerAt(
+  { positions, hangs }: Pick<Rig, 'positions' | 'hangs'>,
+  { x, y }: BoatPlace,
+): Pick<Rig, 'positions' | 'hangs'> {
+  const from = (place: BoatPlace): BoatPlace => ({ x: place.x - x, y: place.y - y });
+  return {
+    positions: { antenna: from(positions.antenna), rod: from(positions.rod), stern: from(positions.stern) },
+    hangs: Object.fromEntries(Object.entries(hangs).map(([id, place]) => [id, from(place)])),
+  };
+}
+
+const WITH_THE_FIRST: BoatPlace = { x: 0, y: 0 };
+
+/** Where a face hangs. */
+export const placeOfFace = (rig: Pick<Rig, 'hangs'>, faceId: string): BoatPlace =>
+  rig.hangs[faceId] ?? WITH_THE_FIRST;
+
+/** A place on the boat as a face sees it: forward of that face, and to port. */
+export function placeFromFace(rig: Pick<Rig, 'hangs'>, faceId: string, place: BoatPlace): BoatPlace {
+  const own = placeOfFace(rig, faceId);
+  return { x: place.x - own.x, y: place.y - own.y };
 }
 
 /** Two-way loss in churned water, dB: up to 30 when air covers the face. */

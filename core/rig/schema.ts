@@ -40,5 +40,6 @@ export const RigSchema: v.GenericSchema<unknown, Rig> = v.object({
   lengthM: v.optional(between(2, 40), 6),
   unsureCones: v.optional(v.pipe(v.array(Id), v.maxLength(8)), () => []),
   feeds: v.optional(v.record(Id, v.picklist(STATIONS)), () => ({})),
+  hangs: v.optional(v.record(Id, Place), () => ({})),
   fastestPingRate: between(1, 60),
 });

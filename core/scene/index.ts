@@ -42,6 +42,7 @@ export {
   planing,
   stopAndBackUp,
   thinned,
+  trackOfPlace,
   type Leg,
   type Track,
 } from './track';

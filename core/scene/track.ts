@@ -1,4 +1,5 @@
 import type { Random } from '@/core/maths';
+import type { BoatPlace } from '@/core/rig';
 import type { Engine } from '@/core/water';
 
 export const ENGINES: readonly Engine[] = ['off', 'gear', 'planing'];
@@ -149,4 +150,18 @@ export function thinned(track: Track, every: number): Track {
     rollRad: pick(track.rollRad, new Float32Array(count)),
     engine: pick(track.engine, new Uint8Array(count)),
   };
+}
+
+/** The way of another place on the same boat. */
+export function trackOfPlace(track: Track, { x, y }: BoatPlace): Track {
+  if (x === 0 && y === 0) return track;
+  const xM = track.xM.slice();
+  const yM = track.yM.slice();
+  for (let p = 0; p < xM.length; p++) {
+    const c = Math.cos(track.headingRad[p]!);
+    const s = Math.sin(track.headingRad[p]!);
+    xM[p]! += x * c - y * s;
+    yM[p]! += x * s + y * c;
+  }
+  return { ...track, xM, yM };
 }

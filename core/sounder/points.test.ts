@@ -50,6 +50,33 @@ describe('a single target', () => {
     );
     expect(Math.abs(peakOf(channel, 0, 19.8, 20.3).db - pointEcho(budget, 20, -40) + 6.02)).toBeLessThan(0.2);
   });
+  it('is met sooner by a face that hangs ahead, and aside by one that hangs aside; gear keeps its place on the boat', () => {
+    const [pingRate, speed, hang] = [20, 2, 3];
+    const nearestPing = (rig: Rig): number => {
+      // The boat passes over the target, at 4 m, after 4 s.
+      const channel = sound(target(8, 0, 10), cone200, straight(160, pingRate, speed), 15, rig, 1);
+      const levels = Array.from({ length: 160 }, (_, p) => peakOf(channel, p, 9.8, 10.2).db);
+      return levels.indexOf(Math.max(...levels));
+    };
+    const ahead = { ...quiet, hangs: { 'cone-200': { x: hang, y: 0 } } };
+    // Three metres at a tenth of a metre a ping, and a ping or two for the flat top of the beam.
+    expect(Math.abs(nearestPing(quiet) - 80)).toBeLessThanOrEqual(2);
+    expect(Math.abs(nearestPing(quiet) - nearestPing(ahead) - (hang * pingRate) / speed)).toBeLessThanOrEqual(
+      3,
+    );
+    const aside = { ...quiet, hangs: { 'cone-200': { x: 0, y: 4 } } };
+    const at = (rig: Rig, scene: ReturnType<typeof target>): number =>
+      peakOf(sound(scene, cone200, straight(1), 30, rig, 1), 0, 19.7, 20.6).db;
+    expect(at(aside, target(0, 4, 20))).toBeCloseTo(at(quiet, target(0, 0, 20)), 3);
+    const lure = (x: number) =>
+      sceneOf(
+        {
+          gear: [{ kind: 'lure', targetStrengthDb: -40, from: { x, y: 0 }, lineOut: [[0, 20]], swing: 0 }],
+        },
+        NO_BED,
+      );
+    expect(at(ahead, lure(hang))).toBeCloseTo(at(quiet, lure(0)), 3);
+  });
   it('is seen by a fan by its two widths', () => {
     const slice = faceOf(GENERIC_RIG, 'slice-455');
     const level = (along: number, athwart: number): number => {

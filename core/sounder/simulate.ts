@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/maths';
 import { faceBudget, type Face, type PowerMode, type Rig } from '@/core/rig';
 import type { Channel, Navigation, Recording } from '@/core/recording';
-import { ENGINES, type Scene, type Track } from '@/core/scene';
+import { ENGINES, trackOfPlace, type Scene, type Track } from '@/core/scene';
 import { listen } from './listen';
 import { traceEchoes, type EchoGeometry } from './trace';
 
@@ -58,20 +58,12 @@ const SUPPLY_V = [12.6, 13.8] as const;
 
 /** What the boat's own instruments note with the pings; places are the antenna's. */
 function navigationOf(track: Track, scene: Scene, rig: Rig): Navigation {
-  const { x, y } = rig.positions.antenna;
+  const antenna = trackOfPlace(track, rig.positions.antenna);
   const count = track.timeS.length;
-  const eastM = new Float64Array(count);
-  const northM = new Float64Array(count);
-  for (let p = 0; p < count; p++) {
-    const c = Math.cos(track.headingRad[p]!);
-    const s = Math.sin(track.headingRad[p]!);
-    eastM[p] = track.xM[p]! + x * c - y * s;
-    northM[p] = track.yM[p]! + x * s + y * c;
-  }
   return {
     timeS: track.timeS,
-    eastM,
-    northM,
+    eastM: antenna.xM,
+    northM: antenna.yM,
     speedMps: track.speedMps,
     headingRad: track.headingRad,
     pitchRad: track.pitchRad,

@@ -1,6 +1,6 @@
 import { absorptionOf, soundSpeedOf } from '@/core/water';
-import { facePulse, rangeResolution, type Face, type Rig } from '@/core/rig';
-import type { Scene, Track } from '@/core/scene';
+import { facePulse, placeFromFace, placeOfFace, rangeResolution, type Face, type Rig } from '@/core/rig';
+import { trackOfPlace, type Scene, type Track } from '@/core/scene';
 import { framesOf } from './frame';
 import { patternTable } from './patternTable';
 import { traceBed, type BedEchoes } from './traceBed';
@@ -35,9 +35,15 @@ const FARTHEST_M = 2000;
  * @param farM end of the listening window, m, above 0
  * @throws RangeError unless farM is above 0 and at most 2,000 m
  */
-export function traceEchoes(scene: Scene, track: Track, rig: Rig, face: Face, farM: number): EchoGeometry {
+export function traceEchoes(whole: Scene, boat: Track, rig: Rig, face: Face, farM: number): EchoGeometry {
   if (!(farM > 0 && farM <= FARTHEST_M))
     throw new RangeError(`sounder: range must be above 0 and at most ${FARTHEST_M} m, got ${farM}`);
+  // All is seen from where this face hangs; what hangs from the boat keeps its own place on it.
+  const track = trackOfPlace(boat, placeOfFace(rig, face.id));
+  const scene = {
+    ...whole,
+    gear: whole.gear.map((g) => ({ ...g, from: placeFromFace(rig, face.id, g.from) })),
+  };
   const pattern = patternTable(face.beam);
   const soundSpeedMps = soundSpeedOf(scene.water);
   const absorptionDbPerM = absorptionOf(scene.water, face.frequencyHz).dbPerM;

@@ -24,6 +24,18 @@ describe('what a beam answers', () => {
     // The other cone is known.
     expect(answer(rig, 'cone-83', 10, /not known/)).toBeUndefined();
   });
+  it('counts lure and antenna from where its own transducer hangs', () => {
+    const rig = {
+      ...GENERIC_RIG,
+      positions: { ...GENERIC_RIG.positions, antenna: { x: 0, y: 0 }, rod: { x: 5, y: 0 } },
+      hangs: { 'cone-83': { x: 5, y: 0 } },
+    };
+    expect(answer(rig, 'cone-83', 10, /lure/)).toBe('at once');
+    expect(answer(rig, 'cone-83', 10, /antenna/)).toBe('5\u00a0m');
+    expect(answer(rig, 'cone-200', 10, /antenna/)).toBe('nothing');
+    // 0.2 + 6 − 5 m.
+    expect(answer(rig, 'cone-83', 10, /bow/)).toBe('1.2\u00a0m behind you');
+  });
   it('says how far behind the bow its water lies, where it is read there', () => {
     expect(answer(GENERIC_RIG, 'cone-200', 10, /bow/)).toBe('6.2\u00a0m behind you');
     const stern = { ...GENERIC_RIG, feeds: { 'cone-200': 'stern' as const } };
@@ -52,7 +64,7 @@ describe('what the boat answers', () => {
   });
   it('how far a mark is off, and where late bed echoes fall', () => {
     const rig = { ...GENERIC_RIG, positions: { ...GENERIC_RIG.positions, antenna: { x: 3, y: 4 } } };
-    expect(of(rig, /antenna/)).toBe('5\u00a0m');
+    expect(answer(rig, 'cone-200', 10, /antenna/)).toBe('5\u00a0m');
     expect(of(GENERIC_RIG, /False beds/)).toMatch(/second bed echo at \d/);
     expect(of({ ...GENERIC_RIG, fastestPingRate: 2 }, /False beds/)).toMatch(/none/);
   });

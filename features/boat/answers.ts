@@ -1,5 +1,14 @@
 import { bedEchoesHeard, blindHeight, falseBeds, footprintAt, lureInView, pointingAt } from '@/core/advice';
-import { coneSpan, faceBudget, waterPerRow, type Face, type Rig } from '@/core/rig';
+import {
+  coneSpan,
+  faceBudget,
+  placeFromFace,
+  placeOfFace,
+  waterPerRow,
+  type BoatPlace,
+  type Face,
+  type Rig,
+} from '@/core/rig';
 import { soundSpeedOf, type Water } from '@/core/water';
 import { degToRad, radToDeg } from '@/core/units';
 import type { Units } from '../units';
@@ -37,11 +46,13 @@ export function beamAnswers(rig: Rig, face: Face, depthM: number, water: Water, 
   const faces = asItMayBe(rig, face);
   const feet = faces.map((f) => footprintAt(f, depthM));
   const foot = feet[0]!;
-  const lures = faces.map((f) => lureInView(f, rig.mount, rig.positions.rod));
+  const rod = placeFromFace(rig, face.id, rig.positions.rod);
+  const antenna = placeFromFace(rig, face.id, rig.positions.antenna);
+  const lures = faces.map((f) => lureInView(f, rig.mount, rod));
   const c = soundSpeedOf(water);
   const unsure = faces.length > 1;
   const station = rig.feeds[face.id] ?? 'both';
-  const bowM = rig.positions.stern.x + rig.lengthM;
+  const bowM = rig.positions.stern.x + rig.lengthM - placeOfFace(rig, face.id).x;
   return [
     ...(unsure
       ? [
@@ -87,6 +98,7 @@ export function beamAnswers(rig: Rig, face: Face, depthM: number, water: Water, 
           },
         ]
       : []),
+    { question: 'A mark set from the antenna is off by', answer: offWords(antenna, units) },
   ];
 }
 
@@ -98,12 +110,14 @@ const lureWords = (lure: ReturnType<typeof lureInView>, units: Units): string =>
       ? 'at once'
       : `from ${units.show('depth', lure.fromM)}${lure.toM === null ? '' : `, and is lost again at ${units.show('depth', lure.toM)}`}`;
 
+/** How far apart two places of the boat are. */
+const offWords = ({ x, y }: BoatPlace, units: Units): string =>
+  Math.hypot(x, y) < 0.05 ? 'nothing' : units.height(Math.hypot(x, y));
+
 /** What holds for the boat and its screen at a depth. */
 export function boatAnswers(rig: Rig, depthM: number, water: Water, units: Units): Answer[] {
   const { forwardM, portM, tooDeepM } = pointingAt(rig.mount, depthM);
   const aside = Math.hypot(forwardM, portM);
-  const { antenna } = rig.positions;
-  const off = Math.hypot(antenna.x, antenna.y);
   const c = soundSpeedOf(water);
   const face = rig.faces[0]!;
   const heard = bedEchoesHeard(faceBudget(rig, face, water), depthM, BED);
@@ -115,10 +129,6 @@ export function boatAnswers(rig: Rig, depthM: number, water: Water, units: Units
         aside < 0.01 * depthM
           ? 'straight down'
           : `${units.height(Math.abs(forwardM))} ${forwardM >= 0 ? 'ahead' : 'astern'}${Math.abs(portM) > 0.01 * depthM ? `, ${units.height(Math.abs(portM))} to ${portM >= 0 ? 'port' : 'starboard'}` : ''}; a level bed is drawn ${units.height(tooDeepM)} too deep`,
-    },
-    {
-      question: 'A mark set from the antenna is off by',
-      answer: off < 0.05 ? 'nothing' : units.height(off),
     },
     {
       question: `One row of ${rig.screen.rows}, window to ${units.show('depth', 1.2 * depthM, 0)}`,
