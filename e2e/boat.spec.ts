@@ -14,6 +14,14 @@ test('the boat’s numbers are answered at once, and the plan counts with them',
   await expect(narrow).toContainText('from 5.7 m');
   await setDial(page, 'boat-depth', 20);
   await expect(narrow).toContainText('7.1 m wide');
+  // The fish has its own depth: 2 · 12 · tan 10° = 4.2 m. A steeper slope hides more, fewer pings leave no late echo.
+  await setDial(page, 'boat-fish', 12);
+  await expect(narrow).toContainText('4.2 m wide');
+  await setDial(page, 'boat-slope', 25);
+  await expect(narrow).toContainText('Hidden over a slope of 25°');
+  await expect(page.getByText('False beds at 20 pings a second')).toBeVisible();
+  await setDial(page, 'boat-pings', 5);
+  await expect(page.getByText('none: all echoes are back in time')).toBeVisible();
 
   // A tilt turns the beams, and the bracket is told back.
   await page.getByTestId('tilt-along').fill('5');

@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
 import { waterOf } from '@/core/advice';
-import { measure } from '@/core/units';
+import { degToRad, measure, radToDeg } from '@/core/units';
 import { waterPerRow } from '@/core/rig';
 import { changeRig, planStore } from '@/stores';
-import { Chips, Dial, NumberField, Text, useTones, WIDE_PX } from '@/ui';
+import { Chips, Dial, NumberField, SpanDial, Text, useTones, WIDE_PX } from '@/ui';
 import { useUnits } from '../units';
-import { beamAnswers, boatAnswers, type Answer } from './answers';
-import { SideView } from './BoatDrawing';
+import { beamAnswers, boatAnswers, type Answer, type Asked } from './answers';
+import { BeamsView } from './BeamsView';
 import { Boats } from './Boats';
 import { Faults } from './Faults';
 import { Level } from './Level';
@@ -63,6 +63,15 @@ function Screen() {
         {field('rows', 'Rows')}
         {field('columns', 'Columns')}
       </View>
+      <NumberField
+        label="Most pings a second"
+        unit="a second"
+        value={rig.fastestPingRate}
+        low={1}
+        high={60}
+        onChange={(x) => changeRig({ fastestPingRate: x })}
+        testID="fastest-pings"
+      />
       <Dial
         label="Range"
         name="screen-range"
@@ -91,30 +100,67 @@ export function BoatScreen() {
   const { width } = useWindowDimensions();
   const wide = width >= WIDE_PX;
   const depth = measure(units.system, 'depth');
-  const [depthM, setDepth] = useState(brief.toM);
+  const [asked, setAsked] = useState<Asked>({
+    depthM: brief.toM,
+    fishM: brief.fromM,
+    slopeRad: degToRad(10),
+    pingRate: rig.fastestPingRate,
+  });
+  const ask = (change: Partial<Asked>): void => setAsked({ ...asked, ...change });
+  const deepest = Math.round(depth.fromSi(Math.max(60, brief.toM)));
+  const shown = (x: number): string => `${x.toFixed(0)}\u00a0${depth.unit}`;
   const water = waterOf(brief);
   const answers = (
     <View style={styles.block}>
       <Text kind="heading">At a depth</Text>
-      <Dial
-        label="Depth"
-        name="boat-depth"
-        value={Math.round(depth.fromSi(depthM))}
+      <SpanDial
         low={1}
-        high={Math.round(depth.fromSi(Math.max(60, brief.toM)))}
+        high={deepest}
         step={1}
-        show={(x) => `${x.toFixed(0)} ${depth.unit}`}
-        onChange={(x) => setDepth(depth.toSi(x))}
+        apart={1}
+        show={shown}
+        from={{
+          label: 'Fish',
+          name: 'boat-fish',
+          value: Math.round(depth.fromSi(asked.fishM)),
+          onChange: (x) => ask({ fishM: depth.toSi(x), depthM: Math.max(asked.depthM, depth.toSi(x + 1)) }),
+        }}
+        to={{
+          label: 'Bed',
+          name: 'boat-depth',
+          value: Math.round(depth.fromSi(asked.depthM)),
+          onChange: (x) => ask({ depthM: depth.toSi(x), fishM: Math.min(asked.fishM, depth.toSi(x - 1)) }),
+        }}
       />
-      <SideView rig={rig} depthM={depthM} fishM={brief.fromM} />
+      <Dial
+        label="Slope of the bed"
+        name="boat-slope"
+        value={Math.round(radToDeg(asked.slopeRad))}
+        low={0}
+        high={45}
+        step={1}
+        show={(x) => `${x.toFixed(0)}°`}
+        onChange={(x) => ask({ slopeRad: degToRad(x) })}
+      />
+      <Dial
+        label="Pings a second"
+        name="boat-pings"
+        value={Math.round(asked.pingRate)}
+        low={1}
+        high={Math.round(rig.fastestPingRate)}
+        step={1}
+        show={(x) => x.toFixed(0)}
+        onChange={(x) => ask({ pingRate: x })}
+      />
+      <BeamsView rig={rig} depthM={asked.depthM} fishM={asked.fishM} />
       {rig.faces.map((face) => (
         <View key={face.id} testID={`answers-${face.id}`}>
           <Text bold>{face.label}</Text>
-          <Answers list={beamAnswers(rig, face, depthM, water, units)} />
+          <Answers list={beamAnswers(rig, face, asked, water, units)} />
         </View>
       ))}
       <Text bold>The boat</Text>
-      <Answers list={boatAnswers(rig, depthM, water, units)} />
+      <Answers list={boatAnswers(rig, asked, water, units)} />
     </View>
   );
   return (

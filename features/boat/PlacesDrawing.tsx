@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 import type { BoatPlace, Rig } from '@/core/rig';
 import { Text, useTones } from '@/ui';
-import { useDrawingWidth } from './BoatDrawing';
+import { useDrawingWidth } from './BeamsView';
 
 /** Something that has its place on the boat. */
 export interface PlacePoint {

@@ -2,18 +2,38 @@ import { FIRST_BRIEF, waterOf } from '@/core/advice';
 import { faceOf, GENERIC_RIG, type Rig } from '@/core/rig';
 import { degToRad } from '@/core/units';
 import { unitsIn } from '../units';
-import { beamAnswers, boatAnswers, shimWords } from './answers';
+import { beamAnswers, boatAnswers, shimWords, type Asked } from './answers';
 
 const metric = unitsIn('metric');
 const water = waterOf(FIRST_BRIEF);
+const asked = (depthM: number): Asked => ({ depthM, fishM: 4, slopeRad: degToRad(10), pingRate: 20 });
 const answer = (rig: Rig, id: string, depthM: number, question: RegExp): string | undefined =>
-  beamAnswers(rig, faceOf(rig, id), depthM, water, metric).find((a) => question.test(a.question))?.answer;
+  beamAnswers(rig, faceOf(rig, id), asked(depthM), water, metric).find((a) => question.test(a.question))
+    ?.answer;
 
 describe('what a beam answers', () => {
   it('covers a circle or a strip', () => {
     // 2 · 10 · tan 10° = 3.5 m; a fan of 1.6° by 50°: 28 cm by 9.3 m.
     expect(answer(GENERIC_RIG, 'cone-200', 10, /Covers/)).toBe('a circle 3.5\u00a0m wide');
     expect(answer(GENERIC_RIG, 'slice-455', 10, /Covers/)).toBe('a strip 28\u00a0cm by 9.3\u00a0m');
+  });
+  it('covers less at the fish, which can be half of that to either side', () => {
+    // 2 · 4 · tan 10° = 1.41 m.
+    expect(answer(GENERIC_RIG, 'cone-200', 10, /Covers at 4/)).toBe('a circle 1.4\u00a0m wide');
+    expect(answer(GENERIC_RIG, 'cone-200', 10, /A fish at 4/)).toBe('up to 71\u00a0cm to either side');
+  });
+  it('hides more over a steeper slope', () => {
+    const hidden = (slopeDeg: number): string =>
+      beamAnswers(
+        GENERIC_RIG,
+        faceOf(GENERIC_RIG, 'cone-200'),
+        { ...asked(10), slopeRad: degToRad(slopeDeg) },
+        water,
+        metric,
+      ).find((a) => a.question === `Hidden over a slope of ${slopeDeg}°`)!.answer;
+    // Half a pulse of 15 cm; and, the slope steeper than the beam is wide, 10 − 10 / (cos 10° + sin 10° tan 30°) = 78 cm more.
+    expect(hidden(0)).toBe('the lowest 7\u00a0cm');
+    expect(hidden(30)).toBe('the lowest 86\u00a0cm');
   });
   it('is given as two lengths while its cone is not known, and says from what', () => {
     const rig = { ...GENERIC_RIG, unsureCones: ['cone-200'] };
@@ -54,8 +74,9 @@ describe('what a beam answers', () => {
 });
 
 describe('what the boat answers', () => {
-  const of = (rig: Rig, question: RegExp): string =>
-    boatAnswers(rig, 20, water, metric).find((a) => question.test(a.question))!.answer;
+  const of = (rig: Rig, question: RegExp, pingRate = 20): string =>
+    boatAnswers(rig, { ...asked(20), pingRate }, water, metric).find((a) => question.test(a.question))!
+      .answer;
   it('where a tilt looks, and how much too deep the bed comes', () => {
     const tilted = { ...GENERIC_RIG, mount: { ...GENERIC_RIG.mount, alongRad: degToRad(10) } };
     // 20 tan 10° = 3.5 m; 20 / cos 10° − 20 = 31 cm.
@@ -66,7 +87,7 @@ describe('what the boat answers', () => {
     const rig = { ...GENERIC_RIG, positions: { ...GENERIC_RIG.positions, antenna: { x: 3, y: 4 } } };
     expect(answer(rig, 'cone-200', 10, /antenna/)).toBe('5\u00a0m');
     expect(of(GENERIC_RIG, /False beds/)).toMatch(/second bed echo at \d/);
-    expect(of({ ...GENERIC_RIG, fastestPingRate: 2 }, /False beds/)).toMatch(/none/);
+    expect(of(GENERIC_RIG, /False beds/, 2)).toMatch(/none/);
   });
   it('how a bracket is turned', () => {
     expect(shimWords(0, 0)).toBe('Level within half a degree.');

@@ -1,4 +1,12 @@
-import { bedEchoesHeard, blindHeight, falseBeds, footprintAt, lureInView, pointingAt } from '@/core/advice';
+import {
+  bedEchoesHeard,
+  blindHeight,
+  falseBeds,
+  footprintAt,
+  lureInView,
+  pointingAt,
+  type Footprint,
+} from '@/core/advice';
 import {
   coneSpan,
   faceBudget,
@@ -10,7 +18,7 @@ import {
   type Rig,
 } from '@/core/rig';
 import { soundSpeedOf, type Water } from '@/core/water';
-import { degToRad, radToDeg } from '@/core/units';
+import { radToDeg } from '@/core/units';
 import type { Units } from '../units';
 
 /** A question and its answer in one line. */
@@ -19,8 +27,14 @@ export interface Answer {
   answer: string;
 }
 
-/** Slope the blind height is told for, degrees. */
-const SLOPE_DEG = 10;
+/** What is asked about: a bed at a depth, under a slope, a fish over it, and so many pings a second. */
+export interface Asked {
+  depthM: number;
+  fishM: number;
+  slopeRad: number;
+  pingRate: number;
+}
+
 /** Of the bed echoes, as over gravel: what a late echo can come from. */
 const BED = 'gravel';
 
@@ -41,11 +55,22 @@ function asItMayBe(rig: Rig, face: Face): readonly Face[] {
   }));
 }
 
+/** A circle, or a strip. */
+const coverWords = (face: Face, feet: readonly Footprint[], units: Units): string =>
+  face.beam.shape === 'cone'
+    ? `a circle ${spread(
+        units,
+        feet.map((f) => f.athwartM),
+      )} wide`
+    : `a strip ${units.height(feet[0]!.alongM)} by ${units.height(feet[0]!.athwartM)}`;
+
 /** What one beam does at a depth, in the user's units. */
-export function beamAnswers(rig: Rig, face: Face, depthM: number, water: Water, units: Units): Answer[] {
+export function beamAnswers(rig: Rig, face: Face, asked: Asked, water: Water, units: Units): Answer[] {
+  const { depthM, fishM, slopeRad } = asked;
   const faces = asItMayBe(rig, face);
   const feet = faces.map((f) => footprintAt(f, depthM));
-  const foot = feet[0]!;
+  const atFish = faces.map((f) => footprintAt(f, fishM));
+  const fish = units.show('depth', fishM, 0);
   const rod = placeFromFace(rig, face.id, rig.positions.rod);
   const antenna = placeFromFace(rig, face.id, rig.positions.antenna);
   const lures = faces.map((f) => lureInView(f, rig.mount, rod));
@@ -62,21 +87,13 @@ export function beamAnswers(rig: Rig, face: Face, depthM: number, water: Water, 
           },
         ]
       : []),
+    { question: 'Covers on the bed', answer: coverWords(face, feet, units) },
+    { question: `Covers at ${fish}`, answer: coverWords(face, atFish, units) },
     {
-      question: 'Covers on the bed',
-      answer:
-        face.beam.shape === 'cone'
-          ? `a circle ${spread(
-              units,
-              feet.map((f) => f.athwartM),
-            )} wide`
-          : `a strip ${units.height(foot.alongM)} by ${units.height(foot.athwartM)}`,
-    },
-    {
-      question: 'A fish that deep can be',
+      question: `A fish at ${fish} can be`,
       answer: `up to ${spread(
         units,
-        feet.map((f) => f.offLineM),
+        atFish.map((f) => f.offLineM),
       )} to either side`,
     },
     {
@@ -84,10 +101,10 @@ export function beamAnswers(rig: Rig, face: Face, depthM: number, water: Water, 
       answer: lures.map((lure) => lureWords(lure, units)).reduce((a, x) => (a === x ? a : `${a}, or ${x}`)),
     },
     {
-      question: `Hidden over a slope of ${SLOPE_DEG}°`,
+      question: `Hidden over a slope of ${Math.round(radToDeg(slopeRad))}°`,
       answer: `the lowest ${spread(
         units,
-        faces.map((f) => blindHeight(f, depthM, degToRad(SLOPE_DEG), c)),
+        faces.map((f) => blindHeight(f, depthM, slopeRad, c)),
       )}`,
     },
     ...(station === 'bow' || station === 'both'
@@ -115,13 +132,13 @@ const offWords = ({ x, y }: BoatPlace, units: Units): string =>
   Math.hypot(x, y) < 0.05 ? 'nothing' : units.height(Math.hypot(x, y));
 
 /** What holds for the boat and its screen at a depth. */
-export function boatAnswers(rig: Rig, depthM: number, water: Water, units: Units): Answer[] {
+export function boatAnswers(rig: Rig, { depthM, pingRate }: Asked, water: Water, units: Units): Answer[] {
   const { forwardM, portM, tooDeepM } = pointingAt(rig.mount, depthM);
   const aside = Math.hypot(forwardM, portM);
   const c = soundSpeedOf(water);
   const face = rig.faces[0]!;
   const heard = bedEchoesHeard(faceBudget(rig, face, water), depthM, BED);
-  const late = falseBeds(depthM, rig.fastestPingRate, c, heard);
+  const late = falseBeds(depthM, pingRate, c, heard);
   return [
     {
       question: 'The beams look',
@@ -135,7 +152,7 @@ export function boatAnswers(rig: Rig, depthM: number, water: Water, units: Units
       answer: `${units.show('small', waterPerRow(1.2 * depthM, rig.screen.rows))} of water, half of that at ×2`,
     },
     {
-      question: `False beds at ${Number(rig.fastestPingRate.toFixed(1))} pings a second`,
+      question: `False beds at ${Number(pingRate.toFixed(1))} pings a second`,
       answer:
         late.length === 0
           ? 'none: all echoes are back in time'

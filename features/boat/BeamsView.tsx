@@ -1,7 +1,7 @@
 import { useWindowDimensions } from 'react-native';
 import Svg, { Ellipse, Line, Path, Polygon, Text as SvgText } from 'react-native-svg';
 import { footprintAt, pointingAt } from '@/core/advice';
-import type { Rig } from '@/core/rig';
+import { placeOfFace, type Rig } from '@/core/rig';
 import { FONT, useTones } from '@/ui';
 import { useUnits } from '../units';
 
@@ -13,7 +13,7 @@ export const useDrawingWidth = (): number => Math.min(WIDEST, useWindowDimension
 const SIDE_HEIGHT = 240;
 
 /** The boat from the side over a depth, its beams to scale, tilt and all. */
-export function SideView({ rig, depthM, fishM }: { rig: Rig; depthM: number; fishM: number }) {
+export function BeamsView({ rig, depthM, fishM }: { rig: Rig; depthM: number; fishM: number }) {
   const tones = useTones();
   const { show } = useUnits();
   const width = useDrawingWidth();
@@ -24,17 +24,20 @@ export function SideView({ rig, depthM, fishM }: { rig: Rig; depthM: number; fis
   const half = (width / 2 - 20) / perM;
   const faces = [...rig.faces].sort((a, b) => b.beam.alongRad - a.beam.alongRad);
   const middle = width / 2;
+  const stern = middle + rig.positions.stern.x * perM;
+  const bow = stern + rig.lengthM * perM;
   return (
     <Svg width={width} height={SIDE_HEIGHT} aria-hidden>
       <Line x1={0} x2={width} y1={top} y2={top} stroke={tones.rule} strokeWidth={2} />
       {faces.map((face, i) => {
         const { alongM } = footprintAt(face, depthM);
-        const from = Math.max(-half, forwardM - alongM / 2);
-        const to = Math.min(half, forwardM + alongM / 2);
+        const hangs = placeOfFace(rig, face.id).x;
+        const from = Math.max(-half, hangs + forwardM - alongM / 2);
+        const to = Math.min(half, hangs + forwardM + alongM / 2);
         return (
           <Polygon
             key={face.id}
-            points={`${middle},${top} ${middle + from * perM},${bed} ${middle + to * perM},${bed}`}
+            points={`${middle + hangs * perM},${top} ${middle + from * perM},${bed} ${middle + to * perM},${bed}`}
             fill={i % 2 === 0 ? tones.waterWash : 'transparent'}
             stroke={tones.water}
             strokeWidth={1.5}
@@ -42,7 +45,7 @@ export function SideView({ rig, depthM, fishM }: { rig: Rig; depthM: number; fis
         );
       })}
       <Path
-        d={`M ${middle - 8} ${top - 4} l 66 0 q 14 -4 18 -16 l -84 0 z`}
+        d={`M ${stern} ${top - 18} L ${stern} ${top - 3} L ${bow - (bow - stern) / 4} ${top - 3} Q ${bow - 4} ${top - 4} ${bow} ${top - 20} Z`}
         fill={tones.page}
         stroke={tones.ink}
         strokeWidth={2}
