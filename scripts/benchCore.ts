@@ -1,5 +1,5 @@
 /** Prints how fast the core simulates and draws on this machine; `npm run bench` runs it before the browser's part. */
-import { FIRST_BRIEF, miniature, startSetup } from '@/core/advice';
+import { expectationOf, FIRST_BRIEF, miniature, startSetup } from '@/core/advice';
 import { drawPicture, newDesk, paletteTable, PLAIN_SETTINGS, type Settings } from '@/core/picture';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
 import { layTrack, makeScene, recipeOf, thinned, timeOf, type Track } from '@/core/scene';
@@ -154,6 +154,9 @@ console.log(
 
 // What Plan works out as a brief changes, and its miniature.
 const advice = timed(() => startSetup(FIRST_BRIEF, GENERIC_RIG));
-const { settings: planned } = startSetup(FIRST_BRIEF, GENERIC_RIG);
+const { settings: planned, prediction } = startSetup(FIRST_BRIEF, GENERIC_RIG);
+const expected = timed(() => expectationOf(FIRST_BRIEF, GENERIC_RIG, prediction, planned));
 const little = timed(() => miniature(FIRST_BRIEF, GENERIC_RIG, planned));
-console.log(`a start setup ${advice.toFixed(1)} ms, its miniature ${little.toFixed(0)} ms`);
+console.log(
+  `a start setup ${advice.toFixed(1)} ms, what to expect of it ${expected.toFixed(1)} ms, its miniature ${little.toFixed(0)} ms`,
+);

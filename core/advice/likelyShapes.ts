@@ -28,6 +28,8 @@ export interface Meeting {
   pingRate: number;
 }
 
+/** Draws of noise, a power of two. */
+const DRAWS = 4096;
 /** Ways a fish may lie that are tried, under a moving boat and a still one; and how long a still one looks, s. */
 const LIES = 80;
 const STILL_LIES = 16;
@@ -153,7 +155,13 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   });
   const patternAt = (x: number): number =>
     pattern[Math.min(PATTERN_STEPS, Math.round((Math.abs(x) / reach) * PATTERN_STEPS))]!;
+  const alongM = FISH_HIGHLIGHTS.map(({ along }) => along * lengthM);
+  const weights = FISH_HIGHLIGHTS.map(({ share }) => Math.sqrt(share));
+  const parts = FISH_HIGHLIGHTS.length;
   const random = seededRandom(1);
+  // Drawn once: each ping takes the next of them.
+  const draws = Float64Array.from({ length: DRAWS }, () => random.normal());
+  let drawn = 0;
   // A pulse longer than a body is met in two halves; of a shorter one the strongest is taken anyway, and its noise booked.
   const halves = strongestNoise(budget.resolutionM) > 0 ? 1 : 2;
   const lies = still ? STILL_LIES : LIES;
@@ -163,48 +171,48 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   for (let lie = 0; lie < lies; lie++) {
     const first = still ? 0 : (random.uniform() - 0.5 - (count >> 1)) * step;
     const heading = (2 * Math.PI * (lie + random.uniform())) / lies;
+    const ahead = Math.cos(heading);
+    const athwart = Math.sin(heading);
+    drawn = random.integer(DRAWS);
     const lean = LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
     const rock = 2 * Math.PI * random.uniform();
     let lead = 0;
     for (let i = 0; i < count; i++) {
       const x = still ? 0 : first + i * step;
-      const r = Math.hypot(depthM, asideM, x);
+      const r = Math.sqrt(depthM * depthM + asideM * asideM + x * x);
       const pitch = lean + ROCKS_RAD * Math.sin(rock + (2 * Math.PI * i * seconds) / ROCKS_S);
       // The fish lies ahead of a boat that has not reached it.
-      const level = Math.sin(heading) * asideM - Math.cos(heading) * x;
-      const sinOff = (level * Math.cos(pitch) - depthM * Math.sin(pitch)) / r;
+      const flat = Math.cos(pitch);
+      const up = Math.sin(pitch);
+      const sinOff = ((athwart * asideM - ahead * x) * flat - depthM * up) / r;
       const marginDb = echoMargin(budget, r, squareDb - tiltLoss(lengthM, wave, Math.asin(sinOff)));
       const amplitude = Math.pow(10, marginDb / 20);
       let re = 0;
       let im = 0;
-      const flat = Math.cos(pitch);
-      for (let h = 0; h < FISH_HIGHLIGHTS.length; h++) {
-        const { along, share } = FISH_HIGHLIGHTS[h]!;
-        const l = along * lengthM;
+      for (let h = 0; h < parts; h++) {
+        const l = alongM[h]!;
         // Close by, a body's parts are met on a curve, not on a plane.
-        const part = Math.hypot(
-          depthM - l * Math.sin(pitch),
-          asideM + l * Math.sin(heading) * flat,
-          x - l * Math.cos(heading) * flat,
-        );
+        const dx = x - l * ahead * flat;
+        const dy = asideM + l * athwart * flat;
+        const dz = depthM - l * up;
+        const part = Math.sqrt(dx * dx + dy * dy + dz * dz);
         if (h === 0) lead = part;
         // What lies farther from the leading part than a pulse is an echo by itself.
         if (Math.abs(part - lead) > budget.resolutionM) continue;
         const turn = 2 * Math.PI * ((2 * (part - lead)) / wave + 0.33 * h);
-        const strength = amplitude * Math.sqrt(share) * patternAt(x - l * Math.cos(heading));
+        const strength = amplitude * weights[h]! * patternAt(dx);
         re += strength * Math.cos(turn);
         im += strength * Math.sin(turn);
       }
       // Noise is another every half pulse: the stronger of both is the peak.
       let power = 0;
       for (let k = 0; k < halves; k++) {
-        const heardRe = re + random.normal() * Math.SQRT1_2;
-        const heardIm = im + random.normal() * Math.SQRT1_2;
+        const heardRe = re + draws[drawn++ & (DRAWS - 1)]! * Math.SQRT1_2;
+        const heardIm = im + draws[drawn++ & (DRAWS - 1)]! * Math.SQRT1_2;
         power = Math.max(power, heardRe * heardRe + heardIm * heardIm);
       }
-      const heardDb = 10 * Math.log10(power + 1e-12);
-      over[i] = heardDb - noiseDb;
-      range[i] = r + (random.normal() * EDGE_NOISE * pulseM) / Math.max(1, Math.pow(10, heardDb / 20));
+      over[i] = 10 * Math.log10(power + 1e-12) - noiseDb;
+      range[i] = r + (draws[drawn++ & (DRAWS - 1)]! * EDGE_NOISE * pulseM) / Math.max(1, Math.sqrt(power));
     }
     const shape = judged(
       over,

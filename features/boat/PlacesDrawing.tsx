@@ -221,26 +221,29 @@ export function SideView({ rig, points }: Props) {
   const perM = (width - 2 * EDGE_PX) / (fore - aft);
   const px = (x: number): number => EDGE_PX + (x - aft) * perM;
   const heightOf = { antenna: SIDE.antenna, rod: SIDE.deck, transducer: SIDE.transducer };
+  // Names over the boat, and under it in as many rows as they need.
+  const under = points.filter(({ kind }) => kind === 'transducer');
+  const rowCount = Math.ceil(under.length / Math.floor(width / WORD_WIDTH));
+  const rows = [SIDE.above, ...Array.from({ length: rowCount }, (_, r) => SIDE.below + r * WORD_HEIGHT)];
+  const rowOf = (all: readonly PlacePoint[], i: number): number =>
+    all[i]!.kind === 'transducer' ? 1 + (under.indexOf(all[i]!) % rowCount) : 0;
   const layout: Layout = {
     view: 'side',
-    height: SIDE.height,
+    height: SIDE.below + rowCount * WORD_HEIGHT,
     at: ({ place, kind }) => ({ x: px(place.x), y: heightOf[kind] }),
     dragged: (place, across) => ({ x: place.x + across / perM, y: place.y }),
     words: (all) => {
       const out: Spot[] = all.map(() => ({ x: 0, y: 0 }));
-      for (const [under, y] of [
-        [true, SIDE.below],
-        [false, SIDE.above],
-      ] as const) {
-        const mine = all.map((_, i) => i).filter((i) => (all[i]!.kind === 'transducer') === under);
+      rows.forEach((row, r) => {
+        const mine = all.map((_, i) => i).filter((i) => rowOf(all, i) === r);
         const xs = spaced(
           mine.map((i) => px(all[i]!.place.x)),
           WORD_WIDTH,
           4,
           width - WORD_WIDTH,
         );
-        mine.forEach((i, k) => (out[i] = { x: xs[k]!, y }));
-      }
+        mine.forEach((i, k) => (out[i] = { x: xs[k]!, y: row }));
+      });
       return out;
     },
     lead: ({ x, y }) => ({ x: x + 10, y: y + (y < SIDE.water ? WORD_HEIGHT : -WORD_HEIGHT) / 2 }),
