@@ -90,7 +90,13 @@ test(
     await page.getByRole('radio', { name: 'Slice', exact: true }).click();
     await expect(page.getByRole('list', { name: 'Start setup of the slice' })).toContainText('a little haze');
     await expect(page.getByTestId('setup-boatSpeed')).toHaveCount(0);
+    // What is held on it is held on it alone.
+    const chosen = await page.getByTestId('setup-noiseRejection').innerText();
+    await page.getByTestId('hold-noiseRejection').click();
+    await setDial(page, 'pin-noiseRejection', 4);
+    await expect(page.getByTestId('setup-noiseRejection')).not.toHaveText(chosen);
     await page.getByRole('radio', { name: 'Cone', exact: true }).click();
+    await expect(page.getByTestId('setup-noiseRejection')).toHaveText(chosen);
     await expect(page.getByTestId('setup-boatSpeed')).toBeVisible();
 
     await expect(page.getByTestId('miniature')).toBeVisible();

@@ -5,6 +5,7 @@ import {
   FIRST_BRIEF,
   HabitsSchema,
   OwnSpeciesSchema,
+  HELD_FOR_BOTH,
   PinsSchema,
   SPECIES,
   type Brief,
@@ -25,6 +26,8 @@ interface PlanState {
   habits: Habits;
   /** Lines of the setup the user holds at a value of their own. */
   pins: Pins;
+  /** Those held on the slice's card alone. */
+  slicePins: Pins;
   /** Kinds of fish the user has added. */
   ownSpecies: readonly Species[];
   /** Phase of the day whose card is open; null = the brief's own. Not kept. */
@@ -36,6 +39,7 @@ export const planStore = createStore<PlanState>(() => ({
   rig: GENERIC_RIG,
   habits: {},
   pins: {},
+  slicePins: {},
   ownSpecies: [],
   phase: null,
 }));
@@ -46,9 +50,11 @@ export const keepTo = (control: Debated, school: School): void =>
 
 export const openPhase = (phase: Presentation): void => planStore.setState({ phase });
 
-/** Holds a line of the setup at a value, or, with null, lets it go. */
-export const pinLine = (control: Pinnable, value: number | null): void =>
-  planStore.setState(({ pins }) => ({ pins: { ...pins, [control]: value ?? undefined } }));
+/** Holds a line of the cone's setup, or of the slice's, at a value, or, with null, lets it go. */
+export function pinLine(control: Pinnable, value: number | null, card: 'cone' | 'slice' = 'cone'): void {
+  const held = card === 'slice' && !HELD_FOR_BOTH.includes(control) ? 'slicePins' : 'pins';
+  planStore.setState((state) => ({ [held]: { ...state[held], [control]: value ?? undefined } }));
+}
 
 /** Most kinds of their own a user keeps. */
 const MOST_OWN = 50;
@@ -117,6 +123,7 @@ const PlanStateSchema = v.object({
   rig: RigSchema,
   habits: HabitsSchema,
   pins: v.optional(PinsSchema, {}),
+  slicePins: v.optional(PinsSchema, {}),
   ownSpecies: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(MOST_OWN), v.readonly()), []),
 });
 
@@ -126,11 +133,12 @@ export const PLAN = {
   label: 'Your plan',
   version: 2,
   schema: PlanStateSchema,
-  pick: ({ brief, rig, habits, pins, ownSpecies }: PlanState): Omit<PlanState, 'phase'> => ({
+  pick: ({ brief, rig, habits, pins, slicePins, ownSpecies }: PlanState): Omit<PlanState, 'phase'> => ({
     brief,
     rig,
     habits,
     pins,
+    slicePins,
     ownSpecies,
   }),
   // Before there were schools everybody kept to the first.

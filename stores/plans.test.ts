@@ -22,6 +22,7 @@ beforeEach(() => {
     rig: GENERIC_RIG,
     habits: {},
     pins: {},
+    slicePins: {},
     ownSpecies: [],
     phase: null,
   });
@@ -48,6 +49,16 @@ describe('kept plans', () => {
     noticeStore.getState().notices[0]!.undo!();
     expect(planStore.getState().brief.toM).toBe(9);
     expect(planStore.getState().pins.range).toBeUndefined();
+  });
+  it('hold the slice’s own lines apart from the cone’s, but for the range', () => {
+    pinLine('gain', 7, 'slice');
+    pinLine('range', 30, 'slice');
+    expect(planStore.getState()).toMatchObject({ pins: { range: 30 }, slicePins: { gain: 7 } });
+    keepPlan(presentPlan('Slice'));
+    pinLine('gain', null, 'slice');
+    expect(planStore.getState().slicePins.gain).toBeUndefined();
+    takeUpPlan(plansStore.getState().plans[0]!);
+    expect(planStore.getState().slicePins).toEqual({ gain: 7 });
   });
   it('come back after they were deleted', () => {
     keepPlan(presentPlan('Crib'));
@@ -77,7 +88,7 @@ describe('the plan as it is kept', () => {
       PLAN.schema,
       JSON.parse(JSON.stringify({ ...old, rig: { ...rig, positions: places } })),
     );
-    expect(read).toEqual({ ...old, pins: {}, ownSpecies: [] });
+    expect(read).toEqual({ ...old, pins: {}, slicePins: {}, ownSpecies: [] });
   });
   it('does not keep which card is open', () => {
     planStore.setState({ phase: 'run' });

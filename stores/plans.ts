@@ -25,8 +25,8 @@ function freeName(name: string): string {
 
 /** The plan as it stands, under a name. */
 export function presentPlan(name: string): Plan {
-  const { brief, rig, habits, pins } = planStore.getState();
-  return { name, brief, rig, habits, pins };
+  const { brief, rig, habits, pins, slicePins } = planStore.getState();
+  return { name, brief, rig, habits, pins, slicePins };
 }
 
 /** Keeps a plan; one of the same name stays and the new one is numbered. Returns what is wrong, or null. */
@@ -40,10 +40,10 @@ export function keepPlan(plan: Plan): string | null {
 }
 
 /** Takes a plan up again: its brief, boat, habits and pins. */
-export function takeUpPlan({ brief, rig, habits, pins, name }: Plan): void {
-  const { brief: b, rig: r, habits: h, pins: p } = planStore.getState();
-  planStore.setState({ brief, rig, habits, pins });
-  notify(`Took up “${name}”.`, () => planStore.setState({ brief: b, rig: r, habits: h, pins: p }));
+export function takeUpPlan({ name, ...plan }: Plan): void {
+  const { name: _, ...before } = presentPlan('');
+  planStore.setState(plan);
+  notify(`Took up “${name}”.`, () => planStore.setState(before));
 }
 
 export function deletePlan(name: string): void {

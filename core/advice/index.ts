@@ -64,5 +64,5 @@ export { driftOver, lanesOver, type Drift, type Ground, type Lanes } from './cov
 export { faultMiniature, miniature, MOUNT_FAULTS, type MountFault } from './miniature';
 export { planFromJson, PlanSchema, planToJson, type Plan } from './planFile';
 export { heldWay } from './heldWay';
-export { sliceSetup } from './slice';
+export { HELD_FOR_BOTH, sliceSetup } from './slice';
 export { likelyShapes, type Meeting } from './likelyShapes';

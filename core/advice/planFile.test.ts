@@ -15,6 +15,7 @@ const PLAN = {
   rig: GENERIC_RIG,
   habits: { gain: 'auto-offset' },
   pins: { range: 20 },
+  slicePins: { gain: 6 },
 } as const;
 
 describe('a plan as a file', () => {

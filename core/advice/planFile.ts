@@ -11,6 +11,8 @@ export interface Plan {
   rig: Rig;
   habits: Habits;
   pins: Pins;
+  /** Lines held on the slice's card. */
+  slicePins: Pins;
 }
 
 export const PlanSchema: v.GenericSchema<unknown, Plan> = v.object({
@@ -19,6 +21,7 @@ export const PlanSchema: v.GenericSchema<unknown, Plan> = v.object({
   rig: RigSchema,
   habits: HabitsSchema,
   pins: PinsSchema,
+  slicePins: v.optional(PinsSchema, {}),
 });
 
 const FileSchema = v.object({ kind: v.literal('nimble-echo-plan'), version: v.literal(1), plan: PlanSchema });

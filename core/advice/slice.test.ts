@@ -28,6 +28,18 @@ describe('the slice beside the cone', () => {
     expect(slice.settings.rangeM).toBe(25);
     expect(slice.settings.gainDb).not.toBe(9);
   });
+  it('holds lines of its own, and the rest of it adapts; the range is the cone’s', () => {
+    const cone = startSetup(FIRST_BRIEF, GENERIC_RIG, {}, { range: 25 });
+    const free = sliceSetup(FIRST_BRIEF, GENERIC_RIG, cone, {}, { range: 25 })!;
+    const held = sliceSetup(FIRST_BRIEF, GENERIC_RIG, cone, {}, { range: 25 }, { gain: 9, range: 60 })!;
+    expect(held.settings.gainDb).toBe(9);
+    expect(held.settings.rangeM).toBe(25);
+    const spread = (s: typeof held) => s.lines.find((l) => l.control === 'colourSpread')!.value;
+    // More gain by hand brings the bed up, and the colours have to reach farther.
+    expect(free.settings.gainDb).toBeLessThan(9);
+    expect(spread(held)).toBeGreaterThan(spread(free));
+    expect(cone.settings.gainDb).not.toBe(9);
+  });
   it('is none without a slice, or where the slice is the setup already', () => {
     const cones = { ...GENERIC_RIG, faces: GENERIC_RIG.faces.filter((f) => f.beam.shape === 'cone') };
     expect(sliceSetup(FIRST_BRIEF, cones, startSetup(FIRST_BRIEF, cones))).toBeNull();

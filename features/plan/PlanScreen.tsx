@@ -8,17 +8,15 @@ import { BriefSentence } from './brief/BriefSentence';
 import { Coverage } from './Coverage';
 import { FirstRun } from './FirstRun';
 import { PlansSheet } from './PlansSheet';
-import { SetupCard } from './SetupCard';
+import { SetupCard, type Card } from './SetupCard';
 import { openPhaseOf, planOf, usePlan } from './usePlan';
 import { WhatToExpect } from './WhatToExpect';
 import { PHASE_WORDS } from './wording';
 
-/** The two pictures a setup has a card for. */
 const CARDS = [
   { value: 'cone', label: 'Cone' },
   { value: 'slice', label: 'Slice' },
-] as const;
-type Card = (typeof CARDS)[number]['value'];
+] as const satisfies readonly { value: Card; label: string }[];
 
 /** The evening before: a brief that reads as a sentence, and the setup it leads to. */
 export function PlanScreen() {
@@ -92,11 +90,7 @@ export function PlanScreen() {
               <Chips label="Picture" value={card} options={CARDS} onChange={setCard} />
             </View>
           )}
-          {slice && card === 'slice' ? (
-            <SetupCard setup={slice} label="Start setup of the slice" holds={false} />
-          ) : (
-            <SetupCard setup={setup} label="Start setup" holds />
-          )}
+          <SetupCard setup={slice && card === 'slice' ? slice : setup} card={slice ? card : 'cone'} />
           {forTheBoat}
           {!wide && <WhatToExpect brief={phase.brief} setup={setup} />}
           {!wide && <Coverage brief={phase.brief} setup={setup} />}

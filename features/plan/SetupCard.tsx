@@ -14,6 +14,9 @@ import { useUnits } from '../units';
 import { useOwnUnit } from './usePlan';
 import { becauseWords, CONTROL_WORDS, lineReason, lineValue, pinWords, SCHOOL_WORDS } from './wording';
 
+/** The two pictures a boat has a setup for. */
+export type Card = 'cone' | 'slice';
+
 /** The other schools of a line, each with its own value and reason. */
 function Schools({ line, setup }: { line: SetupLine; setup: Setup }) {
   const units = useUnits();
@@ -52,7 +55,7 @@ function Schools({ line, setup }: { line: SetupLine; setup: Setup }) {
 }
 
 /** Holds a line at a value of the user's own. */
-function Pin({ line }: { line: SetupLine & { control: Pinnable } }) {
+function Pin({ line, card }: { line: SetupLine & { control: Pinnable }; card: Card }) {
   const units = useUnits();
   const [low, high, step] = PIN_RANGE[line.control];
   return (
@@ -64,12 +67,12 @@ function Pin({ line }: { line: SetupLine & { control: Pinnable } }) {
       high={high}
       step={step}
       show={(x) => pinWords(line.control, x, units)}
-      onChange={(x) => pinLine(line.control, x)}
+      onChange={(x) => pinLine(line.control, x, card)}
     />
   );
 }
 
-function Line({ line, setup, holds }: { line: SetupLine; setup: Setup; holds: boolean }) {
+function Line({ line, setup, card }: { line: SetupLine; setup: Setup; card: Card }) {
   const units = useUnits();
   const own = useOwnUnit();
   const tones = useTones();
@@ -103,12 +106,12 @@ function Line({ line, setup, holds }: { line: SetupLine; setup: Setup; holds: bo
             </Text>
           </Pressable>
         )}
-        {holds && isPinnable(control) && (
+        {isPinnable(control) && (
           <Pressable
             role="button"
             aria-pressed={line.pinned}
             aria-label={line.pinned ? `${words}: let go` : `${words}: hold at this value`}
-            onPress={() => pinLine(control, line.pinned ? null : line.value)}
+            onPress={() => pinLine(control, line.pinned ? null : line.value, card)}
             style={styles.more}
             testID={`hold-${control}`}
           >
@@ -118,26 +121,18 @@ function Line({ line, setup, holds }: { line: SetupLine; setup: Setup; holds: bo
           </Pressable>
         )}
       </View>
-      {holds && line.pinned && isPinnable(control) && <Pin line={{ ...line, control }} />}
+      {line.pinned && isPinnable(control) && <Pin line={{ ...line, control }} card={card} />}
       {open && <Schools line={line} setup={setup} />}
     </View>
   );
 }
 
-/** A start setup, a line a control. @param holds whether its lines can be held */
-export const SetupCard = memo(function SetupCard({
-  setup,
-  label,
-  holds,
-}: {
-  setup: Setup;
-  label: string;
-  holds: boolean;
-}) {
+/** A start setup, a line a control. @param card whose lines are held on it */
+export const SetupCard = memo(function SetupCard({ setup, card }: { setup: Setup; card: Card }) {
   return (
-    <View role="list" aria-label={label}>
+    <View role="list" aria-label={card === 'cone' ? 'Start setup' : 'Start setup of the slice'}>
       {setup.lines.map((line) => (
-        <Line key={line.control} line={line} setup={setup} holds={holds} />
+        <Line key={line.control} line={line} setup={setup} card={card} />
       ))}
     </View>
   );

@@ -20,11 +20,11 @@ export const openPhaseOf = (phases: readonly Phase[], open: PlanState['phase'], 
   phases.find((p) => p.presentation === brief.presentation) ??
   phases[0]!;
 
-export function planOf({ brief, rig, habits, pins, phase: open }: PlanState): Plan {
+export function planOf({ brief, rig, habits, pins, slicePins, phase: open }: PlanState): Plan {
   const phases = phasesOf(brief);
   const phase = openPhaseOf(phases, open, brief);
   const setup = startSetup(phase.brief, rig, habits, pins);
-  return { phases, phase, setup, slice: sliceSetup(phase.brief, rig, setup, habits, pins) };
+  return { phases, phase, setup, slice: sliceSetup(phase.brief, rig, setup, habits, pins, slicePins) };
 }
 
 /** The plan as it stands; it follows a change a moment later, a piece at a time, so that a dial or a chip answers at once. */
