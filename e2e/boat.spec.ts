@@ -80,6 +80,16 @@ test('the boat’s numbers are answered at once, and the plan counts with them',
   expect(errors).toEqual([]);
 });
 
+test('a cone follows its frequency when asked to', { tag: '@once' }, async ({ page }) => {
+  await open(page, '/boat');
+  await page.getByTestId('frequency-cone-200').fill('120');
+  await page.getByTestId('frequency-cone-200').press('Enter');
+  // sin 10° · 200 / 120 = sin 16.8°.
+  await page.getByRole('button', { name: /use a cone of 34 degrees/ }).click();
+  await expect(page.getByTestId('angle-cone-200')).toHaveValue('33.7');
+  await expect(page.getByRole('button', { name: /use a cone of/ })).toHaveCount(0);
+});
+
 test('things are moved on the boat by dragging as by typing, and a boat’s noise counts in the plan', async ({
   page,
 }) => {

@@ -157,6 +157,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
     pattern[Math.min(PATTERN_STEPS, Math.round((Math.abs(x) / reach) * PATTERN_STEPS))]!;
   const alongM = FISH_HIGHLIGHTS.map(({ along }) => along * lengthM);
   const weights = FISH_HIGHLIGHTS.map(({ share }) => Math.sqrt(share));
+  const turns = FISH_HIGHLIGHTS.map((part) => part.turns);
   const parts = FISH_HIGHLIGHTS.length;
   const random = seededRandom(1);
   // Drawn once: each ping takes the next of them.
@@ -199,7 +200,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
         if (h === 0) lead = part;
         // What lies farther from the leading part than a pulse is an echo by itself.
         if (Math.abs(part - lead) > budget.resolutionM) continue;
-        const turn = 2 * Math.PI * ((2 * (part - lead)) / wave + 0.33 * h);
+        const turn = 2 * Math.PI * ((2 * (part - lead)) / wave + turns[h]!);
         const strength = amplitude * weights[h]! * patternAt(dx);
         re += strength * Math.cos(turn);
         im += strength * Math.sin(turn);

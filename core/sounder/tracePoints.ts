@@ -146,9 +146,9 @@ export function tracePoints(
       const i = off | 0;
       const amplitude = fishAmplitude[k]! * (tilt[i]! + (tilt[i + 1]! - tilt[i]!) * (off - i));
       for (let h = 0; h < FISH_HIGHLIGHTS.length; h++) {
-        const { along, share } = FISH_HIGHLIGHTS[h]!;
+        const { along, share, turns } = FISH_HIGHLIGHTS[h]!;
         const l = along * fish.lengthM;
-        put(amplitude * sqrt(share), dx + l * hx, dy + l * hy, dz + l * hz, 0.33 * h);
+        put(amplitude * sqrt(share), dx + l * hx, dy + l * hy, dz + l * hz, turns);
       }
     }
     for (let k = 0; k < scene.targets.length; k++) {

@@ -49,11 +49,11 @@ export function fishLengthOf(tsDb: number, frequencyHz: number, bladder: Bladder
 const LOBE_RAD = [(7 * Math.PI) / 180, (25 * Math.PI) / 180] as const;
 /** Share of the body length that the bladder's upper face takes. */
 const BLADDER_SHARE = 0.25;
-/** Parts of a fish that answer: along the body in body lengths from its middle, and power share. The bladder leads. */
+/** Parts of a fish that answer: along the body in body lengths from its middle, power share, and phase in turns. The bladder leads. */
 export const FISH_HIGHLIGHTS = [
-  { along: 0.02, share: 0.66 },
-  { along: 0.3, share: 0.2 },
-  { along: -0.25, share: 0.14 },
+  { along: 0.02, share: 0.66, turns: 0 },
+  { along: 0.3, share: 0.2, turns: 0.33 },
+  { along: -0.25, share: 0.14, turns: 0.66 },
 ] as const;
 
 /** Most an echo loses by tilt, dB: the body answers from every side. */

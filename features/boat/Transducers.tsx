@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { coneFromWeight, coneOfShare, TRANSDUCERS, type Face, type Station } from '@/core/rig';
+import { coneFromWeight, coneOfShare, faceAt, TRANSDUCERS, type Face, type Station } from '@/core/rig';
 import { degToRad, measure, radToDeg } from '@/core/units';
 import { changeFace, changeRig, changeTransducer, planStore } from '@/stores';
 import { Button, Chips, NumberField, Text, Tick, useTones } from '@/ui';
@@ -99,7 +99,10 @@ function FaceNumbers({ face }: { face: Face }) {
   const { rig } = useStore(planStore);
   const tones = useTones();
   const [problem, setProblem] = useState<string | null>(null);
+  // As it was before another frequency was typed.
+  const [before, setBefore] = useState<Face | null>(null);
   const cone = face.beam.shape === 'cone';
+  const following = cone ? coneAtNew(before, face) : null;
   const setAngle = (rad: number): string | null =>
     changeFace(face.id, {
       beam: { ...face.beam, athwartRad: rad, alongRad: cone ? rad : face.beam.alongRad },
@@ -124,7 +127,10 @@ function FaceNumbers({ face }: { face: Face }) {
           low={20}
           high={1300}
           decimals={0}
-          onChange={(x) => changeFace(face.id, { frequencyHz: 1000 * x })}
+          onChange={(x) => {
+            setBefore(face);
+            return changeFace(face.id, { frequencyHz: 1000 * x });
+          }}
           testID={`frequency-${face.id}`}
         />
         <NumberField
@@ -147,6 +153,22 @@ function FaceNumbers({ face }: { face: Face }) {
           onChange={(x) => changeFace(face.id, { pulseS: x / 1e6 })}
         />
       </View>
+      {following !== null && (
+        <View style={styles.row}>
+          <Text style={styles.grow}>
+            Driven at {(face.frequencyHz / 1000).toFixed(0)} kHz the same face has a cone of{' '}
+            {radToDeg(following).toFixed(0)}°.
+          </Text>
+          <Button
+            label={`Use ${radToDeg(following).toFixed(0)}°`}
+            spoken={`${face.label}: use a cone of ${radToDeg(following).toFixed(0)} degrees`}
+            onPress={() => {
+              setProblem(setAngle(following));
+              setBefore(null);
+            }}
+          />
+        </View>
+      )}
       {cone && <UnknownCone face={face} onCone={(rad) => setProblem(setAngle(rad))} />}
       {problem && <Text role="alert">{problem}</Text>}
       <Chips
@@ -157,6 +179,16 @@ function FaceNumbers({ face }: { face: Face }) {
       />
     </View>
   );
+}
+
+/** The cone of the same face driven at another frequency: lower is wider. Null where it stays, or would be wider than a face can be. */
+function coneAtNew(before: Face | null, face: Face): number | null {
+  if (!before || before.frequencyHz === face.frequencyHz) return null;
+  try {
+    return faceAt(before, face.frequencyHz).beam.athwartRad;
+  } catch {
+    return null;
+  }
 }
 
 /** What hangs under the boat, picked by kind, its numbers typed. */
@@ -194,4 +226,5 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', gap: 10, flexWrap: 'wrap', alignItems: 'center' },
   face: { borderTopWidth: 1, paddingTop: 10, gap: 8 },
   find: { gap: 8, paddingLeft: 38 },
+  grow: { flex: 1, minWidth: 200 },
 });
