@@ -84,9 +84,9 @@ test('a cone follows its frequency when asked to', { tag: '@once' }, async ({ pa
   await open(page, '/boat');
   await page.getByTestId('frequency-cone-200').fill('120');
   await page.getByTestId('frequency-cone-200').press('Enter');
-  // sin 10° · 200 / 120 = sin 16.8°.
+  // sin 10° · 200 / 120 = sin 16.82°.
   await page.getByRole('button', { name: /use a cone of 34 degrees/ }).click();
-  await expect(page.getByTestId('angle-cone-200')).toHaveValue('33.7');
+  await expect(page.getByTestId('angle-cone-200')).toHaveValue('33.6');
   await expect(page.getByRole('button', { name: /use a cone of/ })).toHaveCount(0);
 });
 
