@@ -1,6 +1,6 @@
 import { seededRandom } from '@/core/maths';
 import type { Settings } from '@/core/picture';
-import { faceOf, type Rig } from '@/core/rig';
+import { faceOf, seenFrom, type Rig } from '@/core/rig';
 import {
   firstPass,
   holdingStill,
@@ -49,7 +49,7 @@ export function benchPass(
   return {
     scene,
     track,
-    rig,
+    rig: seenFrom(rig, settings.faceId),
     faces: [faceOf(rig, settings.faceId)],
     pingRate: settings.pingRate,
     farM: settings.rangeM,

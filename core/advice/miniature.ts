@@ -1,6 +1,6 @@
 import { seededRandom } from '@/core/maths';
 import { drawPicture, type Picture, type Settings } from '@/core/picture';
-import { faceOf, type Mount, type Rig } from '@/core/rig';
+import { faceOf, seenFrom, type Mount, type Rig } from '@/core/rig';
 import { emptyScene, holding, layBed, layTrack, type Scene } from '@/core/scene';
 import { simulate } from '@/core/sounder';
 import { legsOf } from './bench';
@@ -55,7 +55,7 @@ function drawn(
   const recording = simulate({
     scene,
     track,
-    rig,
+    rig: seenFrom(rig, settings.faceId),
     faces: [faceOf(rig, settings.faceId)],
     pingRate: settings.pingRate,
     farM: settings.rangeM,

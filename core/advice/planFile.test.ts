@@ -18,6 +18,17 @@ const PLAN = {
   slicePins: { gain: 6 },
 } as const;
 
+it('a miniature shows the fish under the face in use, wherever that hangs', () => {
+  const { settings } = startSetup({ ...FIRST_BRIEF, presentation: 'vertical', speedMps: 0 }, GENERIC_RIG);
+  const at = (x: number) =>
+    miniature(
+      { ...FIRST_BRIEF, presentation: 'vertical', speedMps: 0 },
+      { ...GENERIC_RIG, hangs: { [settings.faceId]: { x, y: 0 } } },
+      settings,
+    );
+  expect(at(6).pixels).toEqual(at(0).pixels);
+});
+
 describe('a plan as a file', () => {
   it('comes back as it went', () => {
     expect(planFromJson(planToJson(PLAN))).toEqual(PLAN);

@@ -31,6 +31,7 @@ export {
   LEVEL_MOUNT,
   placeFromFace,
   placeOfFace,
+  seenFrom,
   STATIONS,
   type BoatPlace,
   type Mount,

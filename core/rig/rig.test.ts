@@ -33,6 +33,7 @@ import {
   firstTransducerAt,
   placeFromFace,
   placeOfFace,
+  seenFrom,
   transducersOf,
   type Rig,
 } from '@/core/rig';
@@ -211,6 +212,13 @@ describe('places on the boat', () => {
     expect(placeFromFace(moved, 'slice-455', moved.positions.rod)).toEqual(
       placeFromFace(rig, 'slice-455', rig.positions.rod),
     );
+  });
+  it('are all counted from a face, for water that lies under it', () => {
+    const slice = seenFrom(rig, 'slice-455');
+    expect(slice.hangs['slice-455']).toEqual({ x: 0, y: 0 });
+    expect(slice.hangs['cone-200']).toEqual({ x: -3, y: -0.5 });
+    expect(slice.positions.rod).toEqual({ x: -2, y: -1.5 });
+    expect(seenFrom(rig, 'cone-200').positions).toEqual(rig.positions);
   });
   it('are those of the transducers a rig has faces of, each once', () => {
     expect(transducersOf(GENERIC_RIG).map((t) => t.id)).toEqual(['twin-83-200', 'imaging']);

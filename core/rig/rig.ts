@@ -98,5 +98,12 @@ export function placeFromFace(rig: Pick<Rig, 'hangs'>, faceId: string, place: Bo
   return { x: place.x - own.x, y: place.y - own.y };
 }
 
+/** The rig with all places counted from one of its faces: for water that lies under that one. */
+export function seenFrom(rig: Rig, faceId: string): Rig {
+  const { positions } = firstTransducerAt(rig, placeOfFace(rig, faceId));
+  const hangs = rig.faces.map(({ id }) => [id, placeFromFace(rig, faceId, placeOfFace(rig, id))] as const);
+  return { ...rig, positions, hangs: Object.fromEntries(hangs) };
+}
+
 /** Two-way loss in churned water, dB: up to 30 when air covers the face. */
 export const churnLoss = (mount: Mount): number => 30 * mount.churn;
