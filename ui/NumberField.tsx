@@ -22,28 +22,31 @@ interface Props {
 }
 
 /** A typed number with its unit. What cannot be is not taken, and the field says what can. */
-export function NumberField(props: Props) {
-  const shown = String(Number(props.value.toFixed(props.decimals ?? 1)));
-  // Another hand (a drag, another boat) may change it: the field then begins anew.
-  return <Field key={shown} shown={shown} {...props} />;
-}
-
-function Field({
+export function NumberField({
   label,
-  shown,
   value,
   unit,
   low,
   high,
+  decimals = 1,
   length,
   onChange,
   testID,
-}: Props & { shown: string }) {
+}: Props) {
   const tones = useTones();
+  const shown = String(Number(value.toFixed(decimals)));
   const [text, setText] = useState(shown);
   const [problem, setProblem] = useState<string | null>(null);
   // A value that was asked about and is entered again is meant.
   const [asked, setAsked] = useState<number | null>(null);
+  // Another hand (a drag, another boat) may change it: the field then begins anew.
+  const [begunFrom, setBegunFrom] = useState(shown);
+  if (begunFrom !== shown) {
+    setBegunFrom(shown);
+    setText(shown);
+    setProblem(null);
+    setAsked(null);
+  }
   const take = (): void => {
     const read = readNumber(text, { low, high, unit });
     if (typeof read === 'string') {
