@@ -61,7 +61,7 @@ const entries = DAYS.map(({ keptAt, seed, call, note, brief: change }, i): Entry
     seed,
     brief,
     settings,
-    marks: findings.map((f) => keptMark(f, recording)),
+    marks: findings.map((f) => keptMark(f, recording, GENERIC_RIG.positions.antenna)),
   };
 });
 writeFileSync('features/shell/demoWeek.json', `${writeLogFile(entries)}\n`);

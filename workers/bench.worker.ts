@@ -3,6 +3,7 @@ import { keptMark } from '@/core/logbook';
 import { drawPicture, newDesk, type Settings } from '@/core/picture';
 import { readChannel } from '@/core/reading';
 import { channelOf, type Recording } from '@/core/recording';
+import { placeFromFace } from '@/core/rig';
 import { simulate } from '@/core/sounder';
 import type { FromWorker, PassFacts, PassSpec, Stage, Task, ToWorker } from './protocol';
 
@@ -89,7 +90,9 @@ function run(id: number, task: Task): { message: FromWorker; transfer: Transfera
   }
   tell('reading');
   const reading = readChannel(pass.recording, channelOf(pass.recording, task.settings.faceId));
-  const marks = reading.findings.map((finding) => keptMark(finding, pass.recording));
+  const { rig } = task.pass;
+  const antenna = placeFromFace(rig, task.settings.faceId, rig.positions.antenna);
+  const marks = reading.findings.map((finding) => keptMark(finding, pass.recording, antenna));
   const timeS = pass.recording.navigation.timeS.slice();
   return {
     message: {

@@ -91,7 +91,7 @@ describe('logbook', () => {
     const request = benchPass(FIRST_BRIEF, GENERIC_RIG, settings, 2);
     const recording = simulate(request);
     const finding = readChannel(recording, recording.channels[0]!).findings[0]!;
-    const mark = keptMark(finding, recording);
+    const mark = keptMark(finding, recording, { x: 0, y: 0 });
     const eastM = finding.timeS * FIRST_BRIEF.speedMps;
     const perDegree = (Math.PI / 180) * 6371008.8 * Math.cos((47.3 * Math.PI) / 180);
     expect((mark.longitudeDeg + 124.9) * perDegree).toBeCloseTo(eastM, 0);
