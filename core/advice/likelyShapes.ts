@@ -42,8 +42,8 @@ const ROCKS_S = 1.2;
 const MOST_PINGS = 90;
 /** Pings are walked through out to this far under what is heard at all, dB. */
 const WALKED_UNDER_DB = 5;
-/** Steps of the beam's pattern along the way. */
-const PATTERN_STEPS = 400;
+/** Steps of what is looked up. */
+const STEPS = 400;
 /** A level off by noise moves an edge by this share of a pulse where echo and noise are alike (rise time over amplitude ratio). */
 const EDGE_NOISE = 0.35;
 /** What an echo itself adds to the water it is held against, dB. */
@@ -56,6 +56,12 @@ const FARTHEST_PART = Math.max(...FISH_HIGHLIGHTS.map(({ along }) => Math.abs(al
 const FINEST_M = BODY_M;
 /** A mark under a still boat that was lost for up to this long, s, is still the same. */
 const LOST_S = 2.5;
+
+/** A function of |x| out to `reach`, worked out beforehand in steps; and its value at x, a share of the reach. */
+const tableOf = (reach: number, of: (x: number) => number): Float64Array =>
+  Float64Array.from({ length: STEPS + 1 }, (_, k) => of((k / STEPS) * reach));
+const lookUp = (table: Float64Array, share: number): number =>
+  table[Math.min(STEPS, Math.round(Math.abs(share) * STEPS))]!;
 
 /** What the pings that stand out make, by the rules of a mark. @param room pings the beam has room for */
 function judged(
@@ -148,13 +154,15 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   const pulseM = Math.max(budget.resolutionM, FINEST_M);
   // There and back, by the way from its nearest point.
   const reach = half + lengthM + step;
-  const pattern = Float64Array.from({ length: PATTERN_STEPS + 1 }, (_, k) => {
-    const x = (k / PATTERN_STEPS) * reach;
+  const pattern = tableOf(reach, (x) => {
     const r = Math.hypot(depthM, asideM, x);
     return beamPattern(face.beam, x / r, asideM / r);
   });
-  const patternAt = (x: number): number =>
-    pattern[Math.min(PATTERN_STEPS, Math.round((Math.abs(x) / reach) * PATTERN_STEPS))]!;
+  // Met square on, as pressure over the noise; and the share of it that is left by the sine of how far off square it is met.
+  const square = tableOf(reach, (x) =>
+    Math.pow(10, echoMargin(budget, Math.hypot(depthM, asideM, x), squareDb) / 20),
+  );
+  const tilt = tableOf(1, (sin) => Math.pow(10, -tiltLoss(lengthM, wave, Math.asin(sin)) / 20));
   const alongM = FISH_HIGHLIGHTS.map(({ along }) => along * lengthM);
   const weights = FISH_HIGHLIGHTS.map(({ share }) => Math.sqrt(share));
   const turns = FISH_HIGHLIGHTS.map((part) => part.turns);
@@ -169,14 +177,10 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   const over = new Float64Array(count);
   const range = new Float64Array(count);
   const shares: Partial<Record<MarkShape, number>> = {};
-  for (let lie = 0; lie < lies; lie++) {
-    const first = still ? 0 : (random.uniform() - 0.5 - (count >> 1)) * step;
-    const heading = (2 * Math.PI * (lie + random.uniform())) / lies;
+  /** Walks one way through the beam, ping by ping, into `over` and `range`. */
+  const walk = (first: number, heading: number, lean: number, rock: number): void => {
     const ahead = Math.cos(heading);
     const athwart = Math.sin(heading);
-    drawn = random.integer(DRAWS);
-    const lean = LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
-    const rock = 2 * Math.PI * random.uniform();
     let lead = 0;
     for (let i = 0; i < count; i++) {
       const x = still ? 0 : first + i * step;
@@ -186,8 +190,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
       const flat = Math.cos(pitch);
       const up = Math.sin(pitch);
       const sinOff = ((athwart * asideM - ahead * x) * flat - depthM * up) / r;
-      const marginDb = echoMargin(budget, r, squareDb - tiltLoss(lengthM, wave, Math.asin(sinOff)));
-      const amplitude = Math.pow(10, marginDb / 20);
+      const amplitude = lookUp(square, x / reach) * lookUp(tilt, sinOff);
       let re = 0;
       let im = 0;
       for (let h = 0; h < parts; h++) {
@@ -201,7 +204,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
         // What lies farther from the leading part than a pulse is an echo by itself.
         if (Math.abs(part - lead) > budget.resolutionM) continue;
         const turn = 2 * Math.PI * ((2 * (part - lead)) / wave + turns[h]!);
-        const strength = amplitude * weights[h]! * patternAt(dx);
+        const strength = amplitude * weights[h]! * lookUp(pattern, dx / reach);
         re += strength * Math.cos(turn);
         im += strength * Math.sin(turn);
       }
@@ -215,6 +218,13 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
       over[i] = 10 * Math.log10(power + 1e-12) - noiseDb;
       range[i] = r + (draws[drawn++ & (DRAWS - 1)]! * EDGE_NOISE * pulseM) / Math.max(1, Math.sqrt(power));
     }
+  };
+  for (let lie = 0; lie < lies; lie++) {
+    const first = still ? 0 : (random.uniform() - 0.5 - (count >> 1)) * step;
+    const heading = (2 * Math.PI * (lie + random.uniform())) / lies;
+    drawn = random.integer(DRAWS);
+    const lean = LEANS_RAD * Math.sin(2 * Math.PI * random.uniform());
+    walk(first, heading, lean, 2 * Math.PI * random.uniform());
     const shape = judged(
       over,
       range,

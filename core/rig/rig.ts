@@ -88,11 +88,11 @@ export function firstTransducerAt(
 
 const WITH_THE_FIRST: BoatPlace = { x: 0, y: 0 };
 
-/** Where a face hangs. */
+/** Where a face hangs, m from the first transducer: 0, 0 for one that hangs with it. Throws nothing. */
 export const placeOfFace = (rig: Pick<Rig, 'hangs'>, faceId: string): BoatPlace =>
   rig.hangs[faceId] ?? WITH_THE_FIRST;
 
-/** A place on the boat as a face sees it: forward of that face, and to port. */
+/** A place on the boat, m from the first transducer, as a face sees it: m forward of that face, and to port. */
 export function placeFromFace(rig: Pick<Rig, 'hangs'>, faceId: string, place: BoatPlace): BoatPlace {
   const own = placeOfFace(rig, faceId);
   return { x: place.x - own.x, y: place.y - own.y };

@@ -152,7 +152,7 @@ export function thinned(track: Track, every: number): Track {
   };
 }
 
-/** The way of another place on the same boat. */
+/** The way of another place on the same boat, m forward of the one whose way it is and to port: turned by the heading of each ping. */
 export function trackOfPlace(track: Track, { x, y }: BoatPlace): Track {
   if (x === 0 && y === 0) return track;
   const xM = track.xM.slice();
