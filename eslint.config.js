@@ -14,16 +14,24 @@ const CORE_ORDER = [
   'picture',
   'reading',
   'advice',
+  'bench',
+  'marks',
   'logbook',
   'training',
   'formats',
+  'testing',
 ];
-/** What reads must not be able to see the truth. */
-const BLIND = { picture: ['scene', 'sounder'], reading: ['scene', 'sounder', 'picture'] };
+/** What reads must not be able to see the truth, and advice must not bring the simulator along. */
+const BLIND = {
+  picture: ['scene', 'sounder'],
+  reading: ['scene', 'sounder', 'picture'],
+  advice: ['scene', 'sounder'],
+};
 /** A recording knows nothing of what made it. */
 const EXTRA = { recording: ['scene'] };
 
-const anyWayTo = (name) => [`@/core/${name}`, `@/core/${name}/*`, `../${name}`, `../${name}/*`];
+/** @param up from a file to core/ */
+const anyWayTo = (up) => (name) => [`@/core/${name}`, `@/core/${name}/*`, `${up}${name}`, `${up}${name}/*`];
 
 const noImport = (names, message) => ({
   'no-restricted-imports': ['error', { patterns: [{ group: names, message }] }],
@@ -36,16 +44,14 @@ const outsideCore = ['app', 'features', 'ui', 'stores', 'workers', 'server'].fla
   `../../${name}/*`,
 ]);
 
-const coreRules = CORE_ORDER.map((folder, at) => {
-  const banned = [...CORE_ORDER.slice(at + 1), ...(BLIND[folder] ?? []), ...(EXTRA[folder] ?? [])].flatMap(
-    anyWayTo,
-  );
-  return {
-    files: [`core/${folder}/**/*.ts`],
+const coreRules = CORE_ORDER.flatMap((folder, at) => {
+  const banned = [...CORE_ORDER.slice(at + 1), ...(BLIND[folder] ?? []), ...(EXTRA[folder] ?? [])];
+  const rule = (files, up) => ({
+    files,
     ignores: ['**/*.test.ts'],
     rules: {
       ...noImport(
-        [...banned, ...outsideCore, 'react', 'react-*', 'expo*', 'node:*', 'zustand*'],
+        [...banned.flatMap(anyWayTo(up)), ...outsideCore, 'react', 'react-*', 'expo*', 'node:*', 'zustand*'],
         `core/${folder} may import only itself and: ${CORE_ORDER.slice(0, at).join(', ') || 'nothing'} (see docs/decisions.md).`,
       ),
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'performance', 'Date'],
@@ -54,7 +60,8 @@ const coreRules = CORE_ORDER.map((folder, at) => {
         { object: 'Math', property: 'random', message: 'Take a seeded generator (core/maths/random).' },
       ],
     },
-  };
+  });
+  return [rule([`core/${folder}/*.ts`], '../'), rule([`core/${folder}/*/**/*.ts`], '../../')];
 });
 
 const layer = (folder, banned) => ({
@@ -66,7 +73,17 @@ const layer = (folder, banned) => ({
 });
 
 module.exports = defineConfig([
-  { ignores: ['dist/**', '.expo/**', 'node_modules/**', 'coverage/**', 'test-results/**', 'expo-env.d.ts'] },
+  {
+    ignores: [
+      'dist/**',
+      'build/**',
+      '.expo/**',
+      'node_modules/**',
+      'coverage/**',
+      'test-results/**',
+      'expo-env.d.ts',
+    ],
+  },
   expo,
   prettier,
   ...coreRules,

@@ -8,16 +8,20 @@ const executablePath =
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.spec.ts',
-  timeout: 90_000,
-  expect: { timeout: 20_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   fullyParallel: true,
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     acceptDownloads: true,
+    // Saving the whole app on the device in every test would take its time; e2e/offline.spec.ts allows it.
+    serviceWorkers: 'block',
     locale: 'en-GB',
-    trace: 'retain-on-failure',
+    // A trace of every step costs a third of a run: ask for one with NIMBLE_TRACE=1.
+    trace: process.env.NIMBLE_TRACE ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
     launchOptions: {
       executablePath,
       args: [
@@ -42,7 +46,7 @@ export default defineConfig({
     { name: 'wide', grepInvert: /@once/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: {
-    command: `npx tsx server/main.ts --port ${port} --strict-port`,
+    command: `node build/server.mjs --port ${port} --strict-port`,
     url: `http://127.0.0.1:${port}/healthz`,
     reuseExistingServer: false,
   },

@@ -1,1 +1,3 @@
-export { BoatScreen as default } from '@/features/boat/BoatScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/boat/BoatScreen')).BoatScreen);

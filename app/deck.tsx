@@ -1,1 +1,3 @@
-export { DeckScreen as default } from '@/features/plan/DeckScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/plan/DeckScreen')).DeckScreen);

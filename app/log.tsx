@@ -1,1 +1,3 @@
-export { LogScreen as default } from '@/features/log/LogScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/log/LogScreen')).LogScreen);

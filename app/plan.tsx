@@ -1,1 +1,3 @@
-export { PlanScreen as default } from '@/features/plan/PlanScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/plan/PlanScreen')).PlanScreen);

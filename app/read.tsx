@@ -1,1 +1,3 @@
-export { ReadScreen as default } from '@/features/read/ReadScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/read/ReadScreen')).ReadScreen);

@@ -1,1 +1,3 @@
-export { SheetScreen as default } from '@/features/plan/SheetScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/plan/SheetScreen')).SheetScreen);

@@ -1,1 +1,3 @@
-export { TuneScreen as default } from '@/features/tune/TuneScreen';
+import { lazyScreen } from '@/features/shell/lazyScreen';
+
+export default lazyScreen(async () => (await import('@/features/tune/TuneScreen')).TuneScreen);

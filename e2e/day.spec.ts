@@ -18,13 +18,15 @@ test('a day: plan, tune, read, keep, export, reload, still there', async ({ page
   await expectAccessible(page);
 
   // Where practitioners disagree the other ways are a tap away, and a chosen one is kept to.
-  await page.getByTestId('ways-range').click();
-  await expect(page.getByTestId('school-range-one-for-all')).toContainText('0–20 m');
+  await page.getByTestId('cell-range').click();
+  await expect(page.getByTestId('practice-range-one-for-all')).toContainText('0–20 m');
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Range: make one range for all waters my habit' }).click();
+  await page.getByTestId('habit-range-one-for-all').click();
   await expect(page.getByTestId('setup-range')).toHaveText('0–20 m');
-  await page.getByRole('button', { name: 'Range: make bed and a margin my habit' }).click();
+  await page.getByTestId('habit-range-margin').click();
   await expect(page.getByTestId('setup-range')).toHaveText('0–14 m');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
 
   await page.getByTestId('take-to-bench').click();
   await expect(page).toHaveURL(/tune/);
@@ -35,26 +37,25 @@ test('a day: plan, tune, read, keep, export, reload, still there', async ({ page
   await expect(page.getByTestId('read-summary')).toContainText(/[78] single marks, 1 cloud/);
   await page.getByTestId('finding-1').click();
   await expect(page.getByText('True depth')).toBeVisible();
-  await expect(page.getByText('Could also be').first()).toBeVisible();
+  await expect(page.getByText('It could also be').first()).toBeVisible();
   await expectAccessible(page);
   await page.getByTestId('open-keep').click();
   await page.getByTestId('call').fill('Perch along the shelf');
   await page.getByTestId('note').fill('Three caught');
   await page.getByTestId('keep').click();
+  await expect(page.getByText('Saved to the log.')).toBeVisible();
 
   await goTo(page, 'Log');
   await expect(page.getByText('Perch along the shelf')).toBeVisible();
   const [json] = await Promise.all([page.waitForEvent('download'), page.getByTestId('export-json').click()]);
   const log = JSON.parse(readFileSync(await json.path(), 'utf8'));
-  expect(log.entries).toHaveLength(1);
-  expect(log.entries[0].note).toBe('Three caught');
-  expect(log.entries[0].settings.rangeM).toBe(14);
+  expect(log.data).toHaveLength(1);
+  expect(log.data[0].note).toBe('Three caught');
+  expect(log.data[0].settings.rangeM).toBe(14);
   const [gpx] = await Promise.all([page.waitForEvent('download'), page.getByTestId('export-gpx').click()]);
   const waypoints = readFileSync(await gpx.path(), 'utf8').match(/<wpt /g) ?? [];
-  expect(waypoints).toHaveLength(log.entries[0].marks.length);
+  expect(waypoints).toHaveLength(log.data[0].marks.length);
 
-  // Writes wait a moment for more changes; a reload comes after them.
-  await page.waitForTimeout(800);
   await page.reload();
   await expect(page.getByText('Perch along the shelf')).toBeVisible();
   await page.getByText('Perch along the shelf').click();
@@ -66,7 +67,7 @@ test('a day: plan, tune, read, keep, export, reload, still there', async ({ page
   await goTo(page, 'Log');
   await page.getByText('Perch along the shelf').click();
   await page.getByRole('button', { name: 'Delete Perch along the shelf' }).click();
-  await expect(page.getByText('Nothing kept yet')).toBeVisible();
+  await expect(page.getByText('Nothing saved yet')).toBeVisible();
   await page.getByText('Undo').click();
   await expect(page.getByText('Perch along the shelf').first()).toBeVisible();
   expect(errors).toEqual([]);

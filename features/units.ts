@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { format, formatBand, type MeasureName, type UnitSystem } from '@/core/units';
 import { preferenceStore, unitsOf } from '@/stores';
+import { inLanguage } from '@/ui/decimal';
 
 /** The user's units, and numbers written in them. */
 export interface Units {
@@ -14,9 +15,9 @@ export interface Units {
 
 export const unitsIn = (system: UnitSystem): Units => ({
   system,
-  show: (name, si, decimals) => format(system, name, si, decimals),
-  height: (si) => (si < 1 ? format(system, 'small', si, 0) : format(system, 'depth', si)),
-  band: (name, low, high, decimals) => formatBand(system, name, low, high, decimals),
+  show: (name, si, decimals) => inLanguage(format(system, name, si, decimals)),
+  height: (si) => inLanguage(si < 1 ? format(system, 'small', si, 0) : format(system, 'depth', si)),
+  band: (name, low, high, decimals) => inLanguage(formatBand(system, name, low, high, decimals)),
 });
 
 export function useUnits(): Units {

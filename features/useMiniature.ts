@@ -1,5 +1,6 @@
+import type { MountFault } from '@/core/bench';
 import { useEffect, useState } from 'react';
-import type { Brief, MountFault } from '@/core/advice';
+import type { Brief } from '@/core/advice';
 import type { Picture, Settings } from '@/core/picture';
 import type { Rig } from '@/core/rig';
 import { benchWorker } from '@/workers';

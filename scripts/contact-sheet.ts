@@ -1,4 +1,5 @@
 /** Draws every named scene, cone over slice, on one sheet for the eye: docs/contact-sheet.png. Run with `npx tsx`. */
+import { recordingOf } from '@/core/recording';
 import { chromium } from '@playwright/test';
 import { drawPicture, PLAIN_SETTINGS, type Settings } from '@/core/picture';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
@@ -52,7 +53,12 @@ function pixelsOf(recipe: SceneRecipe): { label: string; rgba: string }[] {
       pingRate: recipe.pingRate,
       palette: slice ? 'graphite' : 'ink',
     };
-    const { pixels } = drawPicture(recording, settings, { rows: ROWS, columns: COLUMNS }, nowS);
+    const { pixels } = drawPicture(
+      recordingOf([recording]),
+      settings,
+      { rows: ROWS, columns: COLUMNS },
+      nowS,
+    );
     return { label: face.label, rgba: Buffer.from(pixels.buffer).toString('base64') };
   });
 }

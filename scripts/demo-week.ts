@@ -1,6 +1,7 @@
 /** Makes the demo's log: passes over the invented water, simulated, read and kept as a user would. Run with `npx tsx`. */
+import { benchPass } from '@/core/bench';
 import { writeFileSync } from 'node:fs';
-import { benchPass, FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
+import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { writeLogFile } from '@/core/formats';
 import { keptMark, type Entry } from '@/core/logbook';
 import { readChannel } from '@/core/reading';
@@ -58,8 +59,8 @@ const entries = DAYS.map(({ keptAt, seed, call, note, brief: change }, i): Entry
     title: recording.title,
     call,
     note,
-    seed,
-    brief,
+    source: { kind: 'brief', brief, seed, water: 2 },
+    rig: GENERIC_RIG,
     settings,
     marks: findings.map((f) => keptMark(f, recording, GENERIC_RIG.positions.antenna)),
   };

@@ -7,7 +7,7 @@ if (!run('node', ['scripts/build.mjs'])) {
   console.error('The app could not be built; the lines above say why.');
   process.exit(1);
 }
-const server = spawn('node', ['--import', 'tsx', 'server/main.ts', ...process.argv.slice(2)], {
+const server = spawn('node', ['build/server.mjs', ...process.argv.slice(2)], {
   stdio: ['ignore', 'pipe', 'inherit'],
 });
 server.stdout.on('data', (chunk) => {

@@ -27,8 +27,8 @@ export const SIZES = {
 export async function withApp(work) {
   ensurePackages();
   const executablePath = ensureChromium();
-  if (!existsSync('dist/index.html') && !run('node', ['scripts/build.mjs'])) process.exit(1);
-  const server = spawn('node', ['--import', 'tsx', 'server/main.ts', '--port', '0'], {
+  if (!existsSync('build/server.mjs') && !run('node', ['scripts/build.mjs'])) process.exit(1);
+  const server = spawn('node', ['build/server.mjs', '--port', '0'], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   /** @type {string} */

@@ -1,7 +1,6 @@
 /** Reads a recording file and prints what it finds: `npm run read -- pass.nc [--json] [--channel ID]`. */
 import { parseArgs } from 'node:util';
-import { readChannel, type Reading } from '@/core/reading';
-import { channelOf } from '@/core/recording';
+import { readRecording, type Reading } from '@/core/reading';
 import { BED_MATERIALS } from '@/core/water';
 import { loadRecording } from './recordings';
 
@@ -62,13 +61,13 @@ async function main(): Promise<void> {
   const [path] = positionals;
   if (!path) throw new Error(HELP);
   const recording = await loadRecording(path);
-  const channels = values.channel ? [channelOf(recording, values.channel)] : recording.channels;
-  const readings = channels.map((channel) => readChannel(recording, channel));
+  const ids = new Set(recording.stretches.flatMap(({ channels }) => channels.map((c) => c.id)));
+  const readings = (values.channel ? [values.channel] : [...ids]).map((id) => readRecording(recording, id));
   if (values.json)
     console.log(
       JSON.stringify({
         format: 'nimble-echo-reading',
-        version: 1,
+        version: 2,
         title: recording.title,
         readings: plain(readings),
       }),

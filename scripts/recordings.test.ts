@@ -1,7 +1,8 @@
+import { RecordingProblem } from '@/core/formats/recordingFile';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { RecordingProblem } from '@/core/formats';
+import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG } from '@/core/rig';
 import { makeScene, trackOver } from '@/core/scene';
 import { simulate } from '@/core/sounder';
@@ -10,6 +11,8 @@ import { loadRecording, saveRecording, scratchFolder } from './recordings';
 const folder = scratchFolder();
 afterAll(() => rmSync(folder, { recursive: true }));
 const at = (name: string): string => join(folder, name);
+const save = (path: string, stretch: Stretch): Promise<void> => saveRecording(path, recordingOf([stretch]));
+const load = async (path: string): Promise<Stretch> => (await loadRecording(path)).stretches[0]!;
 
 const recording = simulate({
   scene: makeScene('sunk-crib', 2),
@@ -23,10 +26,10 @@ const recording = simulate({
 
 describe('a recording file', () => {
   const path = at('crib.nc');
-  beforeAll(() => saveRecording(path, recording));
+  beforeAll(() => save(path, recording));
 
   it('comes back as it was, channel by channel', async () => {
-    const back = await loadRecording(path);
+    const back = await load(path);
     expect(back.channels.map((c) => c.id)).toEqual(recording.channels.map((c) => c.id));
     back.channels.forEach((channel, k) => {
       const was = recording.channels[k]!;
@@ -45,8 +48,14 @@ describe('a recording file', () => {
   });
   it('stays relative when it is not calibrated', async () => {
     const channels = [{ ...recording.channels[0]!, calibration: null }];
-    await saveRecording(at('relative.nc'), { ...recording, channels });
-    expect((await loadRecording(at('relative.nc'))).channels[0]!.calibration).toBeNull();
+    await save(at('relative.nc'), { ...recording, channels });
+    expect((await load(at('relative.nc'))).channels[0]!.calibration).toBeNull();
+  });
+  it('keeps when it began, where it has a date', async () => {
+    const startedAt = '2026-09-02T06:00:00.000Z';
+    await saveRecording(at('dated.nc'), recordingOf([recording], startedAt));
+    expect((await loadRecording(at('dated.nc'))).startedAt).toBe(startedAt);
+    expect((await loadRecording(path)).startedAt).toBeNull();
   });
   it('is read by the field’s own tools, dimensions and all', () => {
     const header = execFileSync('ncdump', ['-h', path]).toString();
@@ -66,23 +75,23 @@ describe('a recording file', () => {
   });
 
   const problem = async (name: string): Promise<string> => {
-    const error: unknown = await loadRecording(at(name)).catch((e: unknown) => e);
+    const error: unknown = await load(at(name)).catch((e: unknown) => e);
     expect(error).toBeInstanceOf(RecordingProblem);
     return (error as Error).message;
   };
   it('that is none, is cut off or is damaged is refused in a sentence', async () => {
     writeFileSync(at('text.nc'), 'not a recording at all'.repeat(100));
     expect(await problem('text.nc')).toBe(
-      'This is not a recording: it is no NetCDF-4 or HDF5 file. Nothing was changed.',
+      'This is not a recording. Choose a NetCDF-4 file (.nc). Nothing was changed.',
     );
     writeFileSync(at('cut.nc'), readFileSync(path));
     truncateSync(at('cut.nc'), Math.floor(readFileSync(path).length / 2));
-    expect(await problem('cut.nc')).toMatch(/breaks off or is damaged/);
+    expect(await problem('cut.nc')).toMatch(/cut short or damaged/);
   });
 
   /** Writes the file again with one thing changed by the library's own hand. */
   const tampered = async (name: string, change: (file: import('h5wasm').File) => void): Promise<void> => {
-    await saveRecording(at(name), recording);
+    await save(at(name), recording);
     const { File } = await import('h5wasm/node');
     const file = new File(at(name), 'a');
     change(file);
@@ -90,7 +99,7 @@ describe('a recording file', () => {
   };
   it('with a huge data set is refused before memory is taken', async () => {
     const before = process.memoryUsage().arrayBuffers;
-    await saveRecording(at('huge.nc'), recording);
+    await save(at('huge.nc'), recording);
     const { File } = await import('h5wasm/node');
     const file = new File(at('none.nc'), 'w');
     file.create_attribute('recording_version', 1, null, '<i');
@@ -106,7 +115,7 @@ describe('a recording file', () => {
     });
     (platform.get('ping_time') as import('h5wasm').Dataset).resize([10_000_000_000]);
     file.close();
-    expect(await problem('none.nc')).toMatch(/10000000000 pings; 1 to 200000 are possible/);
+    expect(await problem('none.nc')).toMatch(/10000000000 pings\. It can have 1 to 200000/);
     expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(200e6);
   });
   it('with a piece of the wrong kind, shape or size is refused by name', async () => {
@@ -115,20 +124,20 @@ describe('a recording file', () => {
       group.delete_attribute('beam_type');
       group.create_attribute('beam_type', 'banana');
     });
-    expect(await problem('words.nc')).toMatch(/Beam_group1 beam_type/);
+    expect(await problem('words.nc')).toMatch(/the kind of beam of beam 1 is “banana”/);
     const empty = { ...recording, channels: [] };
-    await saveRecording(at('beamless.nc'), empty);
-    expect(await problem('beamless.nc')).toMatch(/0 beams; 1 to 8 are possible/);
+    await save(at('beamless.nc'), empty);
+    expect(await problem('beamless.nc')).toMatch(/0 beams\. It can have 1 to 8/);
     const backwards = recording.navigation.timeS.slice().reverse();
-    await saveRecording(at('back.nc'), {
+    await save(at('back.nc'), {
       ...recording,
       navigation: { ...recording.navigation, timeS: backwards },
     });
-    expect(await problem('back.nc')).toMatch(/ping_time does not rise at 1/);
+    expect(await problem('back.nc')).toMatch(/ping 2 is earlier than the one before it/);
     const loud = { ...recording.channels[0]!, levelDb: recording.channels[0]!.levelDb.slice() };
     loud.levelDb[7] = NaN;
-    await saveRecording(at('nan.nc'), { ...recording, channels: [loud] });
-    expect(await problem('nan.nc')).toMatch(/backscatter_r holds NaN at 7/);
+    await save(at('nan.nc'), { ...recording, channels: [loud] });
+    expect(await problem('nan.nc')).toMatch(/the echo levels of beam 1: number 8 is NaN/);
   });
 });
 
@@ -139,7 +148,7 @@ it('the command line makes one, the same for the same seed', async () => {
   expect(run(...args, '--out', at('a.nc'))).toMatch(/Shy of the boat, seed 4, 180 pings/);
   run(...args, '--out', at('b.nc'));
   // The library notes the hour in the file; what was recorded must not differ.
-  const [a, b] = [await loadRecording(at('a.nc')), await loadRecording(at('b.nc'))];
+  const [a, b] = [await load(at('a.nc')), await load(at('b.nc'))];
   expect(a.channels[0]!.levelDb.every((x, i) => x === b.channels[0]!.levelDb[i])).toBe(true);
   expect(run('--list')).toMatch(/towed-weight/);
   expect(() => run('nowhere', '--out', at('c.nc'))).toThrow(/none is called/);

@@ -1,8 +1,13 @@
-/** Recording files on this machine's disk, for the command-line tools and their tests. */
+/** Stretch files on this machine's disk, for the command-line tools and their tests. */
+import {
+  checkRecordingBytes,
+  readRecordingFile,
+  RecordingProblem,
+  writeRecordingFile,
+} from '@/core/formats/recordingFile';
 import { mkdtempSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { checkRecordingBytes, readRecording, RecordingProblem, writeRecording } from '@/core/formats';
 import type { Recording } from '@/core/recording';
 
 /** The library comes as a module of its own kind, so it is loaded when it is needed. */
@@ -19,7 +24,7 @@ export async function saveRecording(path: string, recording: Recording): Promise
   try {
     const part = join(folder, 'part');
     const file = new File(part, 'w', { track_order: true });
-    writeRecording(file, recording);
+    writeRecordingFile(file, recording);
     file.close();
     renameSync(part, path);
   } finally {
@@ -37,11 +42,11 @@ export async function loadRecording(path: string): Promise<Recording> {
     if (file.file_id < 0n) throw new Error('not opened');
   } catch {
     throw new RecordingProblem(
-      'The recording breaks off or is damaged: it cannot be opened. Nothing was changed.',
+      'This recording is cut short or damaged, and cannot be opened. Nothing was changed.',
     );
   }
   try {
-    return readRecording(file);
+    return readRecordingFile(file);
   } finally {
     file.close();
   }

@@ -16,8 +16,7 @@ await withApp(async (browser, base) => {
     await page.screenshot({ path: `${OUT}/plan-${size}.png` });
     if (size === 'phone') {
       await page.goto(`${base}/deck?demo`);
-      await page.getByTestId('deck-next').click();
-      await page.getByTestId('deck-next').click();
+      await page.getByTestId('deck-line').first().waitFor();
       await page.screenshot({ path: `${OUT}/deck-${size}.png` });
     } else {
       await page.goto(`${base}/sheet?demo`);
@@ -37,7 +36,7 @@ await withApp(async (browser, base) => {
     await page.getByText('Zander under the layer').click();
     await page.screenshot({ path: `${OUT}/log-${size}.png` });
     await page.getByRole('link', { name: 'Boat' }).click();
-    await page.getByTestId('boat-name').waitFor();
+    await page.getByTestId('boat-card-depth').waitFor();
     await page.screenshot({ path: `${OUT}/boat-${size}.png` });
     await page.close();
   }

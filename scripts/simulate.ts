@@ -3,6 +3,7 @@
  * Also --faces cone-200,slice-455 (default all of the generic rig), --ping-rate, --range, --list.
  */
 import { parseArgs } from 'node:util';
+import { recordingOf } from '@/core/recording';
 import { faceOf, GENERIC_RIG, TRANSDUCERS, type Face } from '@/core/rig';
 import { makeScene, recipeOf, SCENES, trackOver } from '@/core/scene';
 import { simulate } from '@/core/sounder';
@@ -67,7 +68,7 @@ async function main(): Promise<void> {
     farM,
     seed,
   });
-  await saveRecording(values.out, recording);
+  await saveRecording(values.out, recordingOf([recording]));
   const pings = recording.navigation.timeS.length;
   console.log(
     `${values.out}: ${recording.title}, seed ${seed}, ${pings} pings of ${faces.map((f) => f.label).join(', ')}`,

@@ -3,8 +3,11 @@ import http from 'node:http';
 import https from 'node:https';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
-import { createApp } from './app.ts';
-import { readOptions, type ServerOptions } from './options.ts';
+import { createApp } from './app';
+import { readOptions, type ServerOptions } from './options';
+
+/** Longest a request's head may take to come in, ms. */
+const SLOW_MS = 15_000;
 
 function start(options: ServerOptions): void {
   const dist = path.resolve(options.dist);
@@ -15,6 +18,9 @@ function start(options: ServerOptions): void {
   const server = secure
     ? https.createServer({ cert: readFileSync(options.cert!), key: readFileSync(options.key!) }, app)
     : http.createServer(app);
+  // A socket that dawdles over its request is let go.
+  server.headersTimeout = SLOW_MS;
+  server.requestTimeout = 2 * SLOW_MS;
   server.on('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && !options.strictPort && options.port !== 0) {
       console.log(`Port ${options.port} is taken; taking a free one.`);

@@ -24,9 +24,12 @@ export function readOptions(args: readonly string[]): ServerOptions {
       key: { type: 'string' },
     },
   });
-  const port = Number(values.port);
-  if (!(Number.isInteger(port) && port >= 0 && port <= 65535))
-    throw new Error(`--port must be a whole number from 0 to 65535, got ${values.port}`);
+  // An empty text would count as 0, which is any free port.
+  const port = /^\d{1,5}$/.test(values.port) ? Number(values.port) : NaN;
+  if (!(port <= 65535))
+    throw new Error(`--port must be a whole number from 0 to 65535, got “${values.port}”`);
+  for (const name of ['host', 'dist', 'cert', 'key'] as const)
+    if (values[name] === '') throw new Error(`--${name} is empty`);
   if ((values.cert === undefined) !== (values.key === undefined))
     throw new Error('--cert and --key go together: give both files or neither');
   return {

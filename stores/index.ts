@@ -1,35 +1,77 @@
-export { appStorage, persist, type KeyValue } from './persist';
 export { dismiss, noticeStore, notify, type Notice } from './notices';
-export { preferenceStore, setBegun, setTheme, setUnits, unitsOf, type Preferences } from './preferences';
-export { boatsStore, deleteBoat, keepBoat, switchBoat } from './boats';
+export {
+  choosePalette,
+  foldExpectation,
+  paletteOf,
+  preferenceStore,
+  setBegun,
+  setTheme,
+  setUnits,
+  unitsOf,
+  type Preferences,
+} from './preferences';
+export { addBoat, boatsStore, deleteBoat, otherBoats, switchBoat, type Boat } from './boats';
 export {
   addSpecies,
+  addUnit,
   aimAt,
   changeBrief,
   changeFace,
   changeRig,
   changeTransducer,
-  moveTransducer,
+  changeUnit,
   keepTo,
+  moveTransducer,
   openPhase,
+  openUnit,
+  openUnitOf,
   pinLine,
+  removeFace,
+  removeSpecies,
+  renameFace,
   planStore,
+  removeUnit,
 } from './plan';
-export { deletePlan, keepPlan, plansStore, presentPlan, takeUpPlan } from './plans';
-export { forgetScale, tellScale, timeChart, unitStore, type UnitState } from './unit';
+export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage } from './deck';
+export { deletePlan, keepPlan, renamePlan, plansStore, presentPlan, takeUpPlan } from './plans';
+export { forgetScale, tellScale, timeChart } from './unit';
 export {
-  benchStore,
-  cancelBench,
+  backToStart,
   changeSettings,
-  drawBench,
-  noteTiming,
+  hasStart,
+  keepShown,
   otherWater,
-  readBench,
+  passKeyOf,
+  passScreen,
+  passStore,
   setNow,
   setPlaying,
+  showBank,
+  showFace,
+  startCompare,
+  takeBriefToBench,
+  takeSceneToBench,
   takeToBench,
-  type BenchReading,
-} from './bench';
-export { deleteEntry, importEntries, keepEntry, logStore } from './log';
+  undoTurn,
+} from './pass';
+export { noteTiming } from './noteTiming';
+export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';
+export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
+export { openRecordingFile } from './recordings';
+export { deleteEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';
+export { keepingStore, type KeepingStatus } from './keeping/status';
+export { inSlices } from './keeping/slices';
+export { newId } from './newId';
+export {
+  asideName,
+  bringBack,
+  everythingAsText,
+  forgetAside,
+  retryKeeping,
+  setAsideThings,
+  startWithoutPlan,
+  type Aside,
+} from './keptData';
+export { RESTING, type Asking } from './asking';
 export type { PassFacts, Stage } from '@/workers';

@@ -1,10 +1,21 @@
 import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
-import { PlanSchema, type Plan } from '@/core/advice';
+import {
+  DONE,
+  issueSentence,
+  PLAN_FORMAT,
+  PlanSchema,
+  refused,
+  type Plan,
+  type Result,
+} from '@/core/formats';
+import { keepCollection } from './keeping/collection';
+import { appKeeper } from './keeping/keeper';
+import { newId } from './newId';
 import { notify } from './notices';
 import { planStore } from './plan';
 
-/** Plans kept by name, newest first. */
+/** Plans kept by name, by name in order. */
 interface PlansState {
   plans: readonly Plan[];
 }
@@ -13,6 +24,20 @@ interface PlansState {
 const MOST_PLANS = 100;
 
 export const plansStore = createStore<PlansState>(() => ({ plans: [] }));
+
+export const PLANS = keepCollection<PlansState, Plan>(appKeeper, {
+  store: plansStore,
+  prefix: 'plans/',
+  title: 'plans',
+  format: PLAN_FORMAT,
+  withItems: ({ plans }, more) => {
+    const ids = new Set(more.map((p) => p.id));
+    return {
+      plans: [...plans.filter((p) => !ids.has(p.id)), ...more].sort((a, b) => a.name.localeCompare(b.name)),
+    };
+  },
+  withoutItem: ({ plans }, id) => ({ plans: plans.filter((p) => p.id !== id) }),
+});
 
 /** A name no kept plan has yet. */
 function freeName(name: string): string {
@@ -25,41 +50,45 @@ function freeName(name: string): string {
 
 /** The plan as it stands, under a name. */
 export function presentPlan(name: string): Plan {
-  const { brief, rig, habits, pins, slicePins } = planStore.getState();
-  return { name, brief, rig, habits, pins, slicePins };
+  const { brief, rig, habits, holds } = planStore.getState();
+  return { id: newId(), name, brief, rig, habits, holds };
 }
 
-/** Keeps a plan; one of the same name stays and the new one is numbered. Returns what is wrong, or null. */
-export function keepPlan(plan: Plan): string | null {
+/** Keeps a plan as one of its own; where its name is taken it is numbered. */
+export function keepPlan(plan: Plan): Result {
   const { plans } = plansStore.getState();
-  if (plans.length >= MOST_PLANS) return `No more than ${MOST_PLANS} plans are kept. Delete one first.`;
-  const result = v.safeParse(PlanSchema, { ...plan, name: freeName(plan.name.trim() || 'Plan') });
-  if (!result.success) return result.issues[0].message;
-  plansStore.setState({ plans: [result.output, ...plans] });
-  return null;
+  if (plans.length >= MOST_PLANS)
+    return refused(`You have ${MOST_PLANS} saved plans, the most there can be. Delete one first.`);
+  const result = v.safeParse(PlanSchema, {
+    ...plan,
+    id: newId(),
+    name: freeName(plan.name.trim() || 'Plan').slice(0, 60),
+  });
+  if (!result.success) return refused(issueSentence(result.issues));
+  void PLANS.put([result.output]);
+  return DONE;
 }
 
-/** Takes a plan up again: its brief, boat, habits and pins. */
-export function takeUpPlan({ name, ...plan }: Plan): void {
-  const { name: _, ...before } = presentPlan('');
-  planStore.setState(plan);
-  notify(`Took up “${name}”.`, () => planStore.setState(before));
+/** Takes a plan up again: its brief, boat, habits and holds. */
+export function takeUpPlan({ name, id: _id, ...plan }: Plan): void {
+  const { brief, rig, habits, holds } = planStore.getState();
+  planStore.setState({ ...plan, unitId: null });
+  notify(`Opened “${name}”.`, () => planStore.setState({ brief, rig, habits, holds }));
 }
 
-export function deletePlan(name: string): void {
-  const { plans } = plansStore.getState();
-  plansStore.setState({ plans: plans.filter((p) => p.name !== name) });
-  notify(`Deleted “${name}”.`, () => plansStore.setState({ plans }));
+/** Gives a kept plan another name, one no other has. */
+export function renamePlan(id: string, name: string): Result {
+  const plan = plansStore.getState().plans.find((p) => p.id === id);
+  const wanted = name.trim().slice(0, 60);
+  if (!plan || wanted === plan.name) return DONE;
+  if (wanted === '') return refused('Give the plan a name.');
+  void PLANS.put([{ ...plan, name: freeName(wanted) }]);
+  return DONE;
 }
 
-const PlansSchema = v.object({ plans: v.pipe(v.array(PlanSchema), v.maxLength(MOST_PLANS)) });
-
-export const PLANS = {
-  store: plansStore,
-  key: 'plans',
-  label: 'Your plans',
-  version: 1,
-  schema: PlansSchema,
-  pick: ({ plans }: PlansState): { plans: Plan[] } => ({ plans: [...plans] }),
-  put: (saved: { plans: Plan[] }) => saved,
-};
+export function deletePlan(id: string): void {
+  const plan = plansStore.getState().plans.find((p) => p.id === id);
+  if (!plan) return;
+  void PLANS.remove(id);
+  notify(`Deleted “${plan.name}”.`, () => void PLANS.put([plan]));
+}

@@ -1,10 +1,7 @@
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
-import type { ComponentProps } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { Icon, type IconName } from './Icon';
 import { Text } from './Text';
 import { TOUCH_PX, useTones } from './theme';
-
-export type IconName = ComponentProps<typeof MaterialCommunityIcons>['name'];
 
 interface Props {
   label: string;
@@ -36,7 +33,7 @@ export function Button({ label, onPress, icon, tone = 'plain', disabled = false,
         { opacity: disabled ? 0.5 : pressed ? 0.75 : 1 },
       ]}
     >
-      {icon && <MaterialCommunityIcons name={icon} size={22} color={colour} aria-hidden />}
+      {icon && <Icon name={icon} size={22} colour={colour} />}
       <Text bold={tone === 'main'} style={{ color: colour }}>
         {label}
       </Text>
@@ -64,7 +61,7 @@ export function IconButton({ icon, label, onPress, chosen }: IconButtonProps) {
       style={({ pressed }) => [styles.icon, { opacity: pressed ? 0.6 : 1 }]}
     >
       <View>
-        <MaterialCommunityIcons name={icon} size={26} color={tones.ink} aria-hidden />
+        <Icon name={icon} size={26} colour={tones.ink} />
       </View>
     </Pressable>
   );

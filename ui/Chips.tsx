@@ -1,4 +1,5 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { createElement, useId, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { Text } from './Text';
 import { TOUCH_PX, useTones } from './theme';
 
@@ -10,7 +11,21 @@ interface Props<Value extends string> {
   onChange: (value: Value) => void;
   /** Keep to one row, for a list that scrolls sideways. */
   nowrap?: boolean;
+  /** Narrower, where several lists share a row. */
+  compact?: boolean;
 }
+
+/** The browser's own radio button, over all of the chip and unseen: arrows and space are its own. */
+const COVER = {
+  position: 'absolute',
+  inset: 0,
+  width: '100%',
+  height: '100%',
+  margin: 0,
+  opacity: 0,
+  zIndex: 1,
+  cursor: 'pointer',
+};
 
 /** One of a few: a row of words, the chosen one filled. */
 export function Chips<Value extends string>({
@@ -19,29 +34,50 @@ export function Chips<Value extends string>({
   value,
   onChange,
   nowrap = false,
+  compact = false,
 }: Props<Value>) {
   const tones = useTones();
+  const name = useId();
+  const [focused, setFocused] = useState<Value | null>(null);
   return (
-    <View role="radiogroup" aria-label={label} style={[styles.row, { flexWrap: nowrap ? 'nowrap' : 'wrap' }]}>
+    <View
+      role="radiogroup"
+      aria-label={label}
+      style={[styles.row, { flexWrap: nowrap ? 'nowrap' : 'wrap', gap: compact ? 4 : 8 }]}
+    >
       {options.map((option) => {
         const chosen = option.value === value;
         return (
-          <Pressable
+          <View
             key={option.value}
-            role="radio"
-            aria-checked={chosen}
-            aria-label={option.label}
-            onPress={() => onChange(option.value)}
             style={[
               styles.chip,
+              compact && styles.compact,
               {
-                borderColor: chosen ? tones.water : tones.rule,
+                borderColor: chosen ? tones.water : tones.faint,
                 backgroundColor: chosen ? tones.water : 'transparent',
               },
+              focused === option.value && { boxShadow: `0 0 0 3px ${tones.buoy}` },
             ]}
           >
-            <Text style={{ color: chosen ? tones.onWater : tones.ink }}>{option.label}</Text>
-          </Pressable>
+            {createElement('input', {
+              type: 'radio',
+              name,
+              checked: chosen,
+              'aria-label': option.label,
+              onChange: () => onChange(option.value),
+              onFocus: (event: React.FocusEvent<HTMLInputElement>) =>
+                setFocused(event.target.matches(':focus-visible') ? option.value : null),
+              onBlur: () => setFocused(null),
+              style: COVER,
+            })}
+            <Text
+              aria-hidden
+              style={[{ color: chosen ? tones.onWater : tones.ink }, compact && styles.small]}
+            >
+              {option.label}
+            </Text>
+          </View>
         );
       })}
     </View>
@@ -49,10 +85,14 @@ export function Chips<Value extends string>({
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: 8 },
+  row: { flexDirection: 'row' },
+  compact: { paddingHorizontal: 7 },
+  small: { fontSize: 16 },
   chip: {
     minHeight: TOUCH_PX,
-    paddingHorizontal: 14,
+    minWidth: TOUCH_PX,
+    alignItems: 'center',
+    paddingHorizontal: 12,
     borderRadius: 4,
     borderWidth: 1,
     justifyContent: 'center',

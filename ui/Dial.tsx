@@ -11,6 +11,8 @@ interface Props {
   low: number;
   high: number;
   step: number;
+  /** Step of a thumb on minus or plus; the finest when left out. */
+  stride?: number;
   onChange: (value: number) => void;
   /** The value in words and units: `18 m`. */
   show: (value: number) => string;
@@ -24,7 +26,7 @@ const fit = (x: number, { low, high, step }: Pick<Props, 'low' | 'high' | 'step'
 };
 
 /** One control: drag, step by thumb, or arrow keys. The slider is the browser's own, so keys and screen readers know it. */
-export function Dial({ label, value, low, high, step, onChange, show, name }: Props) {
+export function Dial({ label, value, low, high, step, stride = step, onChange, show, name }: Props) {
   const tones = useTones();
   const range = { low, high, step };
   const shown = show(value);
@@ -42,7 +44,7 @@ export function Dial({ label, value, low, high, step, onChange, show, name }: Pr
         <IconButton
           icon="minus"
           label={`${label}: less`}
-          onPress={() => onChange(fit(value - step, range))}
+          onPress={() => onChange(fit(value - stride, range))}
         />
         {createElement('input', {
           type: 'range',
@@ -64,7 +66,11 @@ export function Dial({ label, value, low, high, step, onChange, show, name }: Pr
             cursor: 'pointer',
           },
         })}
-        <IconButton icon="plus" label={`${label}: more`} onPress={() => onChange(fit(value + step, range))} />
+        <IconButton
+          icon="plus"
+          label={`${label}: more`}
+          onPress={() => onChange(fit(value + stride, range))}
+        />
       </View>
     </View>
   );

@@ -1,6 +1,7 @@
-import { createElement, useEffect, useRef, useState, type ReactNode } from 'react';
+import { createElement, useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 import { PixelRatio, StyleSheet, View } from 'react-native';
 import { paletteColours, type PaletteName, type Picture } from '@/core/picture';
+import { Magnifier } from './Magnifier';
 import { pixelFit } from './pixelFit';
 import { paint } from './PixelPicture';
 import { Text } from './Text';
@@ -20,6 +21,8 @@ interface Props {
   label: string;
   /** Drawn over the picture, in its own pixels of layout. */
   overlay?: (size: { width: number; height: number }) => ReactNode;
+  /** A depth in the user's units. */
+  depthWords: (depthM: number) => string;
   /** Told after a picture stands on the screen. */
   onPainted?: () => void;
 }
@@ -44,10 +47,11 @@ function paintLive(canvas: HTMLCanvasElement, picture: Picture, palette: Palette
 }
 
 /** The echo picture at the unit's own rows and columns, with its live column and depth scale. */
-export function EchoCanvas({ picture, palette, scale, label, overlay, onPainted }: Props) {
+export function EchoCanvas({ picture, palette, scale, label, overlay, depthWords, onPainted }: Props) {
   const tones = useTones();
   const canvas = useRef<HTMLCanvasElement>(null);
   const live = useRef<HTMLCanvasElement>(null);
+  const source = useCallback(() => canvas.current, []);
   const [room, setRoom] = useState({ width: 0, height: 0 });
 
   useEffect(() => {
@@ -63,8 +67,12 @@ export function EchoCanvas({ picture, palette, scale, label, overlay, onPainted 
         { width: Math.max(0, room.width - SCALE_PX - LIVE_PX), height: room.height },
         PixelRatio.get(),
       )
-    : { width: 0, height: 0 };
-  const pixelated = { imageRendering: 'pixelated' as const, display: 'block' };
+    : { width: 0, height: 0, even: true };
+  // Pixels that are not whole device pixels are blended: dropped or doubled ones would hide a mark of one column.
+  const pixelated = {
+    imageRendering: size.even ? ('pixelated' as const) : ('auto' as const),
+    display: 'block',
+  };
   return (
     <View
       style={styles.room}
@@ -81,6 +89,7 @@ export function EchoCanvas({ picture, palette, scale, label, overlay, onPainted 
               style: { ...pixelated, width: size.width, height: size.height },
             })}
             {overlay && <View style={StyleSheet.absoluteFill}>{overlay(size)}</View>}
+            <Magnifier picture={picture} size={size} source={source} depthWords={depthWords} />
           </View>
           {createElement('canvas', {
             ref: live,

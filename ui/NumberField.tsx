@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { DONE, problemOf, type Result } from '@/core/formats';
 import type { UnitSystem } from '@/core/units';
 import { otherUnit, readNumber } from './readNumber';
 import { Text } from './Text';
 import { useTones } from './theme';
+import { decimal } from './decimal';
 
 interface Props {
   label: string;
@@ -16,8 +18,8 @@ interface Props {
   decimals?: number;
   /** Given for a length: a value that is the one before in the other unit is asked about once. */
   length?: UnitSystem;
-  /** Takes a good value; returns what else is wrong with it, or null. */
-  onChange: (value: number) => string | null | void;
+  /** Takes a good value, or says what else is wrong with it. */
+  onChange: (value: number) => Result | void;
   testID?: string;
 }
 
@@ -34,9 +36,12 @@ export function NumberField({
   testID,
 }: Props) {
   const tones = useTones();
-  const shown = String(Number(value.toFixed(decimals)));
+  // A field has the minus of the keyboard, as it is typed.
+  const shown = decimal(value, decimals).replace('−', '-');
   const [text, setText] = useState(shown);
   const [problem, setProblem] = useState<string | null>(null);
+  // What was last looked at: a correction is taken when the field is left, a question asked is not answered by leaving it.
+  const [takenText, setTakenText] = useState(shown);
   // A value that was asked about and is entered again is meant.
   const [asked, setAsked] = useState<number | null>(null);
   // Another hand (a drag, another boat) may change it: the field then begins anew.
@@ -48,18 +53,20 @@ export function NumberField({
     setAsked(null);
   }
   const take = (): void => {
-    const read = readNumber(text, { low, high, unit });
-    if (typeof read === 'string') {
-      setProblem(read);
+    setTakenText(text);
+    const number = readNumber(text, { low, high, unit });
+    if (!number.ok) {
+      setProblem(number.problem);
       return;
     }
+    const read = number.value;
     const doubt = length && read !== asked ? otherUnit(read, value, length) : null;
     if (doubt !== null) {
       setAsked(read);
       setProblem(doubt);
       return;
     }
-    if (text !== shown) setProblem(onChange(read) ?? null);
+    if (text !== shown) setProblem(problemOf(onChange(read) ?? DONE));
     else setProblem(null);
   };
   return (
@@ -70,7 +77,7 @@ export function NumberField({
         accessibilityLabel={`${label}, ${unit}`}
         value={text}
         onChangeText={setText}
-        onBlur={() => (problem === null ? take() : undefined)}
+        onBlur={() => (problem === null || text !== takenText ? take() : undefined)}
         onSubmitEditing={take}
         inputMode="decimal"
         maxLength={12}

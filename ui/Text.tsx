@@ -1,4 +1,5 @@
-import { Text as NativeText, type TextProps } from 'react-native';
+import { StyleSheet, Text as NativeText, type TextProps } from 'react-native';
+import { textScale } from './textScale';
 import { FONT, useTones } from './theme';
 
 interface Props extends TextProps {
@@ -10,10 +11,13 @@ interface Props extends TextProps {
 
 const SIZE = { body: 17, small: 15, figure: 17, heading: 20, title: 24 } as const;
 
-/** All words on a screen. Headings are headings to a screen reader too. */
+/** All words on a screen, as large as the user's browser has its text. Headings are headings to a screen reader too. */
 export function Text({ kind = 'body', bold = false, faint = false, style, ...rest }: Props) {
   const tones = useTones();
   const heading = kind === 'heading' || kind === 'title';
+  const own = StyleSheet.flatten(style) ?? {};
+  const fontSize = own.fontSize ?? SIZE[kind];
+  const lineHeight = own.lineHeight ?? fontSize * 1.4;
   return (
     <NativeText
       {...(heading ? { role: 'heading' as const, 'aria-level': kind === 'title' ? 1 : 2 } : {})}
@@ -21,11 +25,10 @@ export function Text({ kind = 'body', bold = false, faint = false, style, ...res
       style={[
         {
           color: faint ? tones.faint : tones.ink,
-          fontSize: SIZE[kind],
-          lineHeight: SIZE[kind] * 1.4,
           fontFamily: kind === 'figure' ? FONT.figures : bold || heading ? FONT.bold : FONT.text,
         },
-        style,
+        own,
+        { fontSize: fontSize * textScale(), lineHeight: lineHeight * textScale() },
       ]}
     />
   );

@@ -1,5 +1,5 @@
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { Icon } from './Icon';
 import { Text } from './Text';
 import { TOUCH_PX, useTones } from './theme';
 
@@ -9,10 +9,11 @@ interface Props {
   hint?: string;
   on: boolean;
   onPress: () => void;
+  testID?: string;
 }
 
 /** One of several that may all be on. */
-export function Tick({ label, hint, on, onPress }: Props) {
+export function Tick({ label, hint, on, onPress, testID }: Props) {
   const tones = useTones();
   return (
     <Pressable
@@ -20,13 +21,13 @@ export function Tick({ label, hint, on, onPress }: Props) {
       aria-checked={on}
       aria-label={hint ? `${label}, ${hint}` : label}
       onPress={onPress}
+      testID={testID}
       style={styles.tick}
     >
-      <MaterialCommunityIcons
+      <Icon
         name={on ? 'checkbox-marked' : 'checkbox-blank-outline'}
         size={26}
-        color={on ? tones.water : tones.ink}
-        aria-hidden
+        colour={on ? tones.water : tones.ink}
       />
       <View style={styles.words}>
         <Text>{label}</Text>

@@ -1,5 +1,6 @@
 import { measure, type UnitSystem } from '@/core/units';
 import type { ScaleMark } from './EchoCanvas';
+import { decimal } from './decimal';
 
 /** Steps a depth scale may count in. */
 const STEPS = [0.5, 1, 2, 5, 10, 20, 25, 50, 100, 200, 500];
@@ -24,7 +25,7 @@ export function depthScale({ topM, spanM, overBed }: ScaleWindow, system: UnitSy
   // A line closer to the foot than a third of a step would collide with nothing below it, but is cut.
   for (let k = Math.ceil(top / step); k * step <= top + span * 0.985; k++) {
     const value = k * step;
-    const number = String(Number(Math.abs(value).toFixed(1)));
+    const number = decimal(Math.abs(value), 1);
     marks.push({
       at: (value - top) / span,
       label: overBed && value === 0 ? 'bed' : marks.length === 0 ? `${number} ${unit}` : number,

@@ -1,4 +1,5 @@
-export { Button, IconButton, type IconName } from './Button';
+export { Button, IconButton } from './Button';
+export { Icon, type IconName } from './Icon';
 export { Chips } from './Chips';
 export { depthScale, type ScaleWindow } from './depthScale';
 export { Dial } from './Dial';
@@ -9,9 +10,10 @@ export { InlineButton } from './InlineButton';
 export { PaletteBar } from './PaletteBar';
 export { Sheet } from './Sheet';
 export { Text } from './Text';
-export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, WIDE_PX, type Tones } from './theme';
+export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, type Tones } from './theme';
 export { NumberField } from './NumberField';
 export { otherUnit, readNumber } from './readNumber';
 export { Tick } from './Tick';
 export { PixelPicture } from './PixelPicture';
 export { SpanDial } from './SpanDial';
+export { useWide } from './useWide';

@@ -6,7 +6,7 @@ export interface PixelFit {
 }
 
 /** Share of the room an even fit must fill; below it, filling the room counts for more than even pixels. */
-const LEAST_FILL = 0.8;
+const LEAST_FILL = 0.97;
 
 function fitSide(pixels: number, room: number, ratio: number): { size: number; even: boolean } {
   const device = room * ratio;

@@ -1,3 +1,10 @@
+import { accepted, refused, type Result } from '@/core/formats';
+import { feetToM, mToFeet } from '@/core/units';
+import { decimal } from './decimal';
+
+/** Decimals of a number that is repeated in a sentence. */
+const MOST_DECIMALS = 2;
+
 interface Allowed {
   low: number;
   high: number;
@@ -5,16 +12,15 @@ interface Allowed {
 }
 
 /** A typed number, with a point or a comma; or one plain sentence that says what is allowed. */
-export function readNumber(text: string, { low, high, unit }: Allowed): number | string {
+export function readNumber(text: string, { low, high, unit }: Allowed): Result<number> {
   const plain = text.trim().replace(',', '.').replace('−', '-');
-  const allowed = `${low} to ${high} ${unit}`;
-  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain)) return `Type a number, ${allowed}.`;
+  const allowed = `${decimal(low, MOST_DECIMALS)} to ${decimal(high, MOST_DECIMALS)} ${unit}`;
+  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plain)) return refused(`Type a number, ${allowed}.`);
   const value = Number(plain);
-  return value >= low && value <= high ? value : `It can be ${allowed}.`;
+  return value >= low && value <= high ? accepted(value) : refused(`It can be ${allowed}.`);
 }
 
-/** Feet in a metre, and how near to it two lengths must stand to look like one in two units. */
-const FEET = 3.28084;
+/** How near two lengths must stand to look like one in two units. */
 const NEAR = 0.02;
 
 /**
@@ -24,7 +30,7 @@ const NEAR = 0.02;
 export function otherUnit(value: number, before: number, system: 'metric' | 'feet'): string | null {
   if (!(value > 0 && before > 0)) return null;
   const [unit, other] = system === 'metric' ? ['m', 'ft'] : ['ft', 'm'];
-  const factor = system === 'metric' ? FEET : 1 / FEET;
+  const factor = system === 'metric' ? mToFeet(1) : feetToM(1);
   if (Math.abs(value / before / factor - 1) > NEAR) return null;
-  return `${value} ${other} would be the ${Number(before.toFixed(1))} ${unit} before. If you mean ${value} ${unit}, enter it again.`;
+  return `${decimal(value, MOST_DECIMALS)} ${other} would be the ${decimal(before, 1)} ${unit} before. If you mean ${decimal(value, MOST_DECIMALS)} ${unit}, enter it again.`;
 }

@@ -1,8 +1,10 @@
 import { createContext, useContext } from 'react';
-import { configureFonts, MD3DarkTheme, MD3LightTheme, type MD3Theme } from 'react-native-paper';
+import { configureFonts, DefaultTheme } from 'react-native-paper';
+import type { Light } from '@/core/picture';
 
 /** Colours of one light: what a notebook page, its ink and two pencils are by day, at dusk, and by red light at night. */
 export interface Tones {
+  light: Light;
   dark: boolean;
   ground: string;
   /** A second page, for sheets and the rail. */
@@ -21,17 +23,16 @@ export interface Tones {
   danger: string;
 }
 
-export type Light = 'day' | 'dusk' | 'night';
-
 export const TONES: Record<Light, Tones> = {
   day: {
+    light: 'day',
     dark: false,
     ground: '#f4eee2',
     page: '#fbf8f0',
     ink: '#1c1a17',
     faint: '#4a443b',
     rule: '#c9bfab',
-    buoy: '#9c3606',
+    buoy: '#882f04',
     onBuoy: '#fffaf2',
     water: '#13504a',
     onWater: '#f7fbf8',
@@ -39,6 +40,7 @@ export const TONES: Record<Light, Tones> = {
     danger: '#8c1d18',
   },
   dusk: {
+    light: 'dusk',
     dark: true,
     ground: '#191c1b',
     page: '#222725',
@@ -54,6 +56,7 @@ export const TONES: Record<Light, Tones> = {
   },
   // Red alone leaves eyes that are used to the dark as they are.
   night: {
+    light: 'night',
     dark: true,
     ground: '#0d0202',
     page: '#170404',
@@ -76,10 +79,11 @@ export const FONT = {
 };
 
 /** The Paper theme of a light: flat, ruled, in the shipped fonts. */
-export function paperTheme(tones: Tones): MD3Theme {
-  const base = tones.dark ? MD3DarkTheme : MD3LightTheme;
+export function paperTheme(tones: Tones): typeof DefaultTheme {
+  const base = DefaultTheme;
   return {
     ...base,
+    dark: tones.dark,
     roundness: 1,
     fonts: configureFonts({ config: { fontFamily: FONT.text } }),
     colors: {
@@ -101,6 +105,11 @@ export function paperTheme(tones: Tones): MD3Theme {
       outline: tones.faint,
       outlineVariant: tones.rule,
       error: tones.danger,
+      surfaceDisabled: tones.rule,
+      onSurfaceDisabled: tones.faint,
+      inverseSurface: tones.ink,
+      inverseOnSurface: tones.ground,
+      inversePrimary: tones.waterWash,
       elevation: {
         ...base.colors.elevation,
         level0: tones.ground,
@@ -118,7 +127,5 @@ export function paperTheme(tones: Tones): MD3Theme {
 export const TonesContext = createContext<Tones>(TONES.day);
 export const useTones = (): Tones => useContext(TonesContext);
 
-/** Widths from which a screen has room for a rail and columns side by side. */
-export const WIDE_PX = 900;
 /** Least size of anything pressed with a wet thumb. */
 export const TOUCH_PX = 48;

@@ -1,11 +1,12 @@
 import { FIRST_BRIEF, startSetup } from '@/core/advice';
+import { briefPass } from '@/core/bench/passSource';
 import { GENERIC_RIG } from '@/core/rig';
 import { createWorkerClient, TaskFailed, type WorkerLike } from './client';
 import type { ReadTask, ToWorker } from './protocol';
 
 const task: ReadTask = {
   kind: 'read',
-  pass: { brief: FIRST_BRIEF, rig: GENERIC_RIG, seed: 1 },
+  pass: briefPass(FIRST_BRIEF, GENERIC_RIG, 1),
   settings: startSetup(FIRST_BRIEF, GENERIC_RIG).settings,
 };
 

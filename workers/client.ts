@@ -2,7 +2,7 @@ import type { FailureCode, FromWorker, ResultOf, Stage, Task, ToWorker } from '.
 
 /** The part of a Worker the client needs; tests pass one of their own. */
 export interface WorkerLike {
-  postMessage(message: ToWorker): void;
+  postMessage(message: ToWorker, transfer?: Transferable[]): void;
   terminate(): void;
   onmessage: ((event: { data: FromWorker }) => void) | null;
   onerror: ((event: { message?: string }) => void) | null;
@@ -22,6 +22,8 @@ export interface TaskOptions {
   /** Tasks of one lane supersede each other: only the newest counts. */
   lane: string;
   onStage?: (stage: Stage) => void;
+  /** Buffers of the task that are handed over rather than copied. */
+  transfer?: Transferable[];
 }
 
 export interface Outcome<T extends Task> {
@@ -44,6 +46,7 @@ interface Waiting {
   task: Task;
   lane: string;
   onStage?: (stage: Stage) => void;
+  transfer?: Transferable[];
   resolve: (outcome: { result: never; workMs: number }) => void;
   reject: (error: TaskFailed) => void;
 }
@@ -107,7 +110,7 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
     busy = waiting;
     try {
       worker ??= start();
-      worker.postMessage({ id: waiting.id, task: waiting.task });
+      worker.postMessage({ id: waiting.id, task: waiting.task }, waiting.transfer ?? []);
       deadline = setTimeout(
         () =>
           stopWorker('deadline', `The computation took longer than ${deadlineMs / 1000} s and was stopped.`),
@@ -119,12 +122,20 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
   };
 
   return {
-    run: (task, { lane, onStage }) =>
+    run: (task, { lane, onStage, transfer }) =>
       new Promise((resolve, reject) => {
         for (let i = queue.length - 1; i >= 0; i--)
           if (queue[i]!.lane === lane)
             fail(queue.splice(i, 1)[0]!, 'superseded', 'A newer request took its place.');
-        queue.push({ id: nextId++, task, lane, onStage, resolve: resolve as Waiting['resolve'], reject });
+        queue.push({
+          id: nextId++,
+          task,
+          lane,
+          onStage,
+          transfer,
+          resolve: resolve as Waiting['resolve'],
+          reject,
+        });
         next();
       }),
     cancel: (lane) => {

@@ -1,3 +1,3 @@
-export { benchWorker } from './bench';
+export { benchWorker, filesWorker, recordingWorker } from './workers';
 export { TaskFailed } from './client';
-export type { DrawResult, PassFacts, MiniatureTask, PassSpec, ReadResult, Stage } from './protocol';
+export type { DrawResult, MiniatureTask, PassFacts, ReadResult, Stage } from './protocol';

@@ -1,15 +1,11 @@
-import type { Brief, MountFault } from '@/core/advice';
+import type { Brief } from '@/core/advice';
+import type { MountFault } from '@/core/bench/mountFaults';
+import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
 import type { Picture, Settings } from '@/core/picture';
 import type { Reading } from '@/core/reading';
+import type { Recording } from '@/core/recording';
 import type { Rig } from '@/core/rig';
-
-/** Which pass is meant; the worker makes it when it does not hold it. */
-export interface PassSpec {
-  brief: Brief;
-  rig: Rig;
-  seed: number;
-}
 
 /** What a pass is, apart from its pings. */
 export interface PassFacts {
@@ -17,6 +13,10 @@ export interface PassFacts {
   teaches: string;
   durationS: number;
   pingCount: number;
+  /** Beams it has, by id: of a simulated pass the boat's, of a recording its own. */
+  faces: readonly { id: string; label: string }[];
+  /** Deepest water it shows, m. */
+  deepestM: number;
 }
 
 export interface DrawTask {
@@ -44,7 +44,32 @@ export interface MiniatureTask {
   fault: MountFault | null;
 }
 
-export type Task = DrawTask | ReadTask | MiniatureTask;
+/** The named scenes there are. */
+export interface ScenesTask {
+  kind: 'scenes';
+}
+
+/** Gives the bench a recording, for passes whose source is that file. */
+export interface HoldTask {
+  kind: 'hold';
+  fingerprint: string;
+  recording: Recording;
+}
+
+/** Opens a recording file; nothing of it is believed before it was looked at. */
+export interface OpenRecordingTask {
+  kind: 'open-recording';
+  file: Blob;
+}
+
+/** Opens a log file: every entry checked, and given back as text. */
+export interface OpenLogTask {
+  kind: 'open-log';
+  file: Blob;
+}
+
+export type Task =
+  DrawTask | ReadTask | MiniatureTask | ScenesTask | HoldTask | OpenRecordingTask | OpenLogTask;
 
 export interface DrawResult {
   kind: 'draw';
@@ -69,15 +94,34 @@ export interface MiniatureResult {
   picture: Picture;
 }
 
-export type Result = DrawResult | ReadResult | MiniatureResult;
-export type ResultOf<T extends Task> = T extends DrawTask
-  ? DrawResult
-  : T extends ReadTask
-    ? ReadResult
-    : MiniatureResult;
+export interface ScenesResult {
+  kind: 'scenes';
+  scenes: { id: string; title: string; teaches: string }[];
+}
 
-export type Stage = 'sounding' | 'drawing' | 'reading';
-export type FailureCode = 'bad-input' | 'crashed' | 'deadline' | 'superseded' | 'cancelled';
+export interface HoldResult {
+  kind: 'hold';
+}
+
+export interface OpenRecordingResult {
+  kind: 'open-recording';
+  recording: Recording;
+}
+
+/** Entries as JSON in UTF-8, one after the other: entry k runs from offsets[k] to offsets[k + 1]. */
+export interface OpenLogResult {
+  kind: 'open-log';
+  bytes: Uint8Array;
+  offsets: Uint32Array;
+}
+
+export type Result =
+  DrawResult | ReadResult | MiniatureResult | ScenesResult | HoldResult | OpenRecordingResult | OpenLogResult;
+export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
+
+export type Stage = 'sounding' | 'drawing' | 'reading' | 'opening';
+/** Why a task failed; `missing`: the recording it speaks of is not held, and must be given first. */
+export type FailureCode = 'bad-input' | 'missing' | 'crashed' | 'deadline' | 'superseded' | 'cancelled';
 
 export interface ToWorker {
   id: number;

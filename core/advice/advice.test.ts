@@ -1,3 +1,4 @@
+import { recordingOf } from '@/core/recording';
 import * as v from 'valibot';
 import {
   bedEchoesHeard,
@@ -9,13 +10,13 @@ import {
   speckLevel,
   speckShare,
   startSetup,
-  verdictOf,
   type Brief,
+  withDepths,
 } from '@/core/advice';
 import { drawPicture, SettingsSchema, timeVariedGain } from '@/core/picture';
-import { faceOf, GENERIC_RIG } from '@/core/rig';
+import { faceOf, GENERIC_RIG, screenOf, verdictOf } from '@/core/rig';
 import { simulate } from '@/core/sounder';
-import { benchPass } from './bench';
+import { benchPass } from '@/core/bench';
 
 const setupOf = (change: Partial<Brief> = {}) => startSetup({ ...FIRST_BRIEF, ...change }, GENERIC_RIG);
 
@@ -79,21 +80,21 @@ describe('start setup', () => {
     expect(setup.lines.find((l) => l.control === 'beam')!.because.rule).toBe('beam-strongest');
     expect(setup.prediction.verdict).toBe('lost');
   });
-  it('sets the gain so that open water at the foot of the window shows about the share of specks it states', () => {
+  it('sets the gain so that open water just over the bed shows a practised hand’s few specks', () => {
     const setup = setupOf();
     const request = benchPass(FIRST_BRIEF, GENERIC_RIG, setup.settings, 3);
     const empty = { ...request.scene, fish: [], clouds: [], layers: [], otherSounders: [] };
     // The bed far out of hearing, and its late echoes with it: the foot of the window is open water.
     const deep = { ...empty, bed: { ...empty.bed, depthM: empty.bed.depthM.map(() => 1400) } };
     const recording = simulate({ ...request, scene: deep });
-    // Four decibels up, where specks are many enough to count well.
-    const gainDb = setup.settings.gainDb + 4;
+    const { gainDb } = setup.settings;
     const settings = { ...setup.settings, gainDb, firstColourDb: 0, otherSounders: 0 };
-    const screen = { rows: GENERIC_RIG.screen.rows, columns: 1600 };
-    const { pixels } = drawPicture(recording, settings, screen, 130);
+    const screen = { rows: screenOf(GENERIC_RIG).rows, columns: 1600 };
+    const { pixels } = drawPicture(recordingOf([recording]), settings, screen, 130);
     const first = Math.floor(0.985 * screen.rows);
     const foot = pixels.subarray(first * screen.columns);
-    const ground = drawPicture(recording, { ...settings, gainDb: -30 }, screen, 130).pixels[0]!;
+    const ground = drawPicture(recordingOf([recording]), { ...settings, gainDb: -30 }, screen, 130)
+      .pixels[0]!;
     const share = foot.reduce((n, p) => n + (p !== ground ? 1 : 0), 0) / foot.length;
     const { rangeM } = setup.settings;
     const middleOfFoot = 0.9925 * rangeM;
@@ -108,17 +109,83 @@ describe('start setup', () => {
       3 * Math.sqrt((expected(gainDb, middleOfFoot) * (1 - expected(gainDb, middleOfFoot))) / 4000),
     );
     // Gain is in whole decibels: half a decibel moves the share by 1.8 either way.
-    expect(expected(setup.settings.gainDb, rangeM)).toBeGreaterThan(0.01 / 1.8);
-    expect(expected(setup.settings.gainDb, rangeM)).toBeLessThan(0.01 * 1.8);
+    const overBed = expected(gainDb - setup.settings.firstColourDb, FIRST_BRIEF.toM);
+    expect(overBed).toBeGreaterThan(0.05 / 1.8);
+    expect(overBed).toBeLessThan(0.05 * 1.8);
   });
   it('warns when the boat is too fast for a shape', () => {
-    const line = setupOf({ fromM: 1, toM: 4, speedMps: 5, faceId: 'cone-200' }).lines.find(
+    const line = setupOf({ fromM: 1, toM: 4, speedMps: 3.5, faceId: 'cone-200' }).lines.find(
       (l) => l.control === 'boatSpeed',
     )!;
     expect(line.because.rule).toBe('speed-too-fast');
+    // However many pings it gets, a boat that planes churns up what the face hears.
+    const planing = setupOf({ speedMps: 8, presentation: 'run' }).lines.find(
+      (l) => l.control === 'boatSpeed',
+    )!;
+    expect(planing.because.rule).toBe('speed-planing');
   });
   it('refuses a rig without a transducer', () => {
     expect(() => startSetup(FIRST_BRIEF, { ...GENERIC_RIG, faces: [] })).toThrow(RangeError);
+  });
+});
+
+describe('advice that holds on the water', () => {
+  const line = (change: Partial<Brief>, control: string) =>
+    setupOf(change).lines.find((l) => l.control === control)!;
+  it('looks for a kind on the bed with a beam that sees near it, and says what a wide one hides', () => {
+    const burbot = line({ speciesId: 'burbot', lengthM: [0.4, 0.65], fromM: 8, toM: 14 }, 'beam');
+    expect(burbot.because).toMatchObject({ rule: 'beam-sees-to-the-bed' });
+    expect(setupOf({ speciesId: 'burbot', lengthM: [0.4, 0.65], fromM: 8, toM: 14 }).settings.faceId).toBe(
+      'cone-200',
+    );
+    expect(line({}, 'beam').because).toMatchObject({
+      rule: 'beam-widest-that-shows',
+      hiddenM: expect.any(Number),
+    });
+  });
+  it('clears as much of the top as the wind churns, spares the fish there, and is off in a calm', () => {
+    const reach = (windMps: number, fromM: number): number => line({ windMps, fromM }, 'topWater').value;
+    expect(reach(1, 6)).toBe(0);
+    // 8 m/s: bubbles to 1/e in 0.55 m, drawn to four of these, 2.2 m, in steps of half a metre.
+    expect(reach(8, 6)).toBe(5);
+    expect(reach(8, 1)).toBe(1);
+    expect(line({ windMps: 8, fromM: 0.5 }, 'topWater').because.rule).toBe('top-water-spare-fish');
+  });
+  it('leaves the filter for other sounders off where a fish gets only a ping or two', () => {
+    const few = { fromM: 1, toM: 4, speedMps: 3.5, faceId: 'cone-200' };
+    expect(line(few, 'otherSounders')).toMatchObject({
+      value: 0,
+      because: { rule: 'other-sounders-few-pings' },
+    });
+    expect(line({}, 'otherSounders').value).toBe(1);
+  });
+  it('calls a chart true to shape only where it is', () => {
+    for (const change of [{}, { toM: 40, fromM: 20 }, { speedMps: 0.4, presentation: 'drift' as const }]) {
+      const { because } = line(change, 'chartSpeed');
+      if (because.rule !== 'chart-one-to-one') continue;
+      expect(because.columnM / because.rowM).toBeGreaterThan(0.8);
+      expect(because.columnM / because.rowM).toBeLessThan(1.25);
+    }
+  });
+  it('warns where a held range ends above the bed', () => {
+    const held = startSetup(FIRST_BRIEF, GENERIC_RIG, {}, { range: 10 }).lines[0]!;
+    expect(held.because).toEqual({ rule: 'pinned-above-bed', insteadOf: 17, bedM: 14 });
+  });
+  it('takes depths in any order: what is typed stands, the rest makes room', () => {
+    expect(withDepths(FIRST_BRIEF, { fromM: 20 })).toEqual({ fromM: 20, fishToM: null, toM: 21 });
+    expect(withDepths(FIRST_BRIEF, { toM: 4 })).toEqual({ fromM: 3, fishToM: null, toM: 4 });
+    const over = { ...FIRST_BRIEF, fishToM: 9, toM: 30 };
+    expect(withDepths(over, { fishToM: 4 })).toEqual({ fromM: 4, fishToM: 4, toM: 30 });
+    expect(withDepths(over, { fishToM: 40 })).toEqual({ fromM: 6, fishToM: 40, toM: 40 });
+    expect(withDepths(over, { fromM: 12 })).toEqual({ fromM: 12, fishToM: 12, toM: 30 });
+  });
+  it('judges fish over a deep bed at their own depth', () => {
+    const deep = { ...FIRST_BRIEF, fromM: 6, fishToM: 12, toM: 60 };
+    const face = faceOf(GENERIC_RIG, 'cone-83');
+    expect(predict(deep, GENERIC_RIG, face).marginDb).toBeGreaterThan(
+      predict({ ...deep, fishToM: null }, GENERIC_RIG, face).marginDb + 20,
+    );
+    expect(startSetup(deep, GENERIC_RIG).settings.faceId).toBe('cone-83');
   });
 });
 
@@ -131,6 +198,6 @@ describe('prediction', () => {
     expect(deeper.marginDb).toBeCloseTo(10, 1);
   });
   it('has three words for a margin', () => {
-    expect([16, 12, 9].map(verdictOf)).toEqual(['clear', 'just', 'lost']);
+    expect([16, 12, 9].map(verdictOf)).toEqual(['clear', 'faint', 'lost']);
   });
 });

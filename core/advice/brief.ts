@@ -42,6 +42,8 @@ export const BriefSchema = v.pipe(
     /** Shallowest fish and deepest bed, m. */
     fromM: between(0.5, 300),
     toM: between(2, 300),
+    /** Deepest fish, m, where they keep well over the bed; null where they may lie down to it. */
+    fishToM: v.optional(v.nullable(between(1, 300)), null),
     temperatureC: between(0, 35),
     salinity: between(0, 40),
     thermoclineM: v.nullable(between(1, 100)),
@@ -59,6 +61,11 @@ export const BriefSchema = v.pipe(
   }),
   v.check((b) => b.toM >= b.fromM + 1, 'the bed must lie at least 1 m below the shallowest fish'),
   v.check(
+    (b) => b.fishToM === null || b.fishToM >= b.fromM,
+    'the deepest fish must lie below the shallowest',
+  ),
+  v.check((b) => b.fishToM === null || b.fishToM <= b.toM, 'the fish cannot lie below the bed'),
+  v.check(
     (b) => b.ownSpecies?.id === b.speciesId || SPECIES.some((s) => s.id === b.speciesId),
     'there is no such kind of fish',
   ),
@@ -72,6 +79,7 @@ export const FIRST_BRIEF: Brief = {
   lengthM: [...speciesOf('perch').lengthM],
   fromM: 6,
   toM: 14,
+  fishToM: null,
   temperatureC: 17,
   salinity: 0,
   thermoclineM: 9,
@@ -88,6 +96,33 @@ export const FIRST_BRIEF: Brief = {
 /** The kind a brief is after: the user's own, or one of the library's. */
 export const targetOf = (brief: Brief): Species => brief.ownSpecies ?? speciesOf(brief.speciesId);
 
+/** Deepest the fish of a brief swim, m. */
+export const deepestFishOf = ({ fishToM, toM }: Pick<Brief, 'fishToM' | 'toM'>): number => fishToM ?? toM;
+
+/** Bed and shallowest fish lie at least so far apart, m. */
+const LEAST_APART_M = 1;
+
+/** A brief with depths typed in any order: what was typed stands, and the others make room for it. */
+export function withDepths(
+  brief: Brief,
+  change: Partial<Pick<Brief, 'fromM' | 'fishToM' | 'toM'>>,
+): Pick<Brief, 'fromM' | 'fishToM' | 'toM'> {
+  let { fromM, fishToM, toM } = { ...brief, ...change };
+  if (change.toM !== undefined) {
+    fromM = Math.min(fromM, toM - LEAST_APART_M);
+    if (fishToM !== null) fishToM = Math.min(fishToM, toM);
+  } else toM = Math.max(toM, fromM + LEAST_APART_M, fishToM ?? 0);
+  if (fishToM !== null) {
+    if (change.fishToM !== undefined && change.fishToM !== null) fromM = Math.min(fromM, fishToM);
+    else fishToM = Math.max(fishToM, fromM);
+  }
+  return { fromM, fishToM, toM };
+}
+
+/** The middle of the water the fish of a brief keep to, m. */
+export const midFishOf = (brief: Pick<Brief, 'fromM' | 'fishToM' | 'toM'>): number =>
+  (brief.fromM + deepestFishOf(brief)) / 2;
+
 /**
  * The water of a brief. Under a fresh layer the salt counts by its share of the way to the bed, since absorption adds up along
  * the way and grows about evenly with salinity.
@@ -103,7 +138,7 @@ export const waterOf = (brief: Brief): Water => ({
 export const hardestBed = (brief: Brief): BedMaterial => (brief.bed === 'unknown' ? 'rock' : brief.bed);
 
 /** Faster than this a boat planes, m/s. */
-const PLANING_MPS = 4;
+export const PLANING_MPS = 4;
 
 /** What the engine does meanwhile: a drifting boat and one on the spot are quiet, the rest are under way. */
 export const engineOf = (brief: Pick<Brief, 'presentation' | 'speedMps'>): Engine =>

@@ -1,6 +1,6 @@
 import { bedEchoesHeard, FIRST_BRIEF, SPECIES, startSetup, type Brief } from '@/core/advice';
 import { seededRandom } from '@/core/maths';
-import { GENERIC_RIG, transducerOf, waterPerColumn, waterPerRow, type Rig } from '@/core/rig';
+import { GENERIC_RIG, type Rig, screenOf, transducerOf, waterPerColumn, waterPerRow } from '@/core/rig';
 
 const RIGS: Rig[] = [
   GENERIC_RIG,
@@ -68,7 +68,7 @@ describe('forty days', () => {
 
       // A slice is drawn true to shape, unless the unit's chart goes no faster.
       const across = waterPerColumn(brief.speedMps, settings.chartSpeed);
-      const down = waterPerRow(settings.rangeM - settings.topM, rig.screen.rows);
+      const down = waterPerRow(settings.rangeM - settings.topM, screenOf(rig).rows);
       if (prediction.face.beam.shape === 'fan' && brief.speedMps > 0.25 && settings.chartSpeed < 40) {
         expect(across / down).toBeGreaterThan(0.8);
         expect(across / down).toBeLessThan(1.25);

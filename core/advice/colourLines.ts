@@ -1,27 +1,47 @@
-import { clamp } from '@/core/maths';
-import { PALETTE_BOTTOM_DB } from '@/core/picture';
-import { faceBudget, type Rig } from '@/core/rig';
-import { hardestBed, waterOf, type Brief } from './brief';
+import { clamp, toDb } from '@/core/maths';
+import { CONTROLS, PALETTE_BOTTOM_DB } from '@/core/picture';
+import { beamPattern, faceBudget, type Rig } from '@/core/rig';
+import { fishLengthOf, fishTargetStrength, windBubbles } from '@/core/water';
+import { deepestFishOf, hardestBed, midFishOf, targetOf, waterOf, type Brief } from './brief';
 import { bedEchoMargin, type Prediction } from './prediction';
-import type { Habits } from './schools';
-import { debatedLine, plainLine, type Pins, type SetupLine } from './setupLine';
+import type { Habits } from './practices';
+import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
 import { speckLevel, speckShare } from './specks';
 import type { Pace } from './timeLines';
-import type { Window } from './rangeLines';
+import type { RangeChoice } from './rangeLines';
 
-/** Share of specks in open water at the window's foot that a practised hand leaves while setting gain. */
-const SPECK_SHARE = 0.01;
+/**
+ * Share of cells of open water at the deepest fish, where noise is drawn strongest, that stand over the first colour before what
+ * one ping has alone is dropped. Sought on grids of pictures with the eye as judge (docs/decisions.md), as are the figures below.
+ */
+const SPECK_SHARE = 0.05;
 /** "Back a touch": how far the first colour then goes up, dB. */
-const BACK_A_TOUCH_DB = 2;
-/** Share of the colours the target must keep, or it is too pale to be seen in the sun. */
-const LEAST_PART = 0.16;
+const BACK_A_TOUCH_DB = 4;
+/**
+ * Where noise leaves room, gain goes no higher than puts a fish this far over the weakest colour, dB, when it is met so far off
+ * the axis, rad: more only draws what is not fish. A narrow beam meets its fish at its edge, and more gain is spared for them.
+ */
+const OVER_BOTTOM_DB = 14;
+const OFF_AXIS_RAD = (8 * Math.PI) / 180;
+const MOST_OVER_BOTTOM_DB = 30;
+/** On a slice, which a fish crosses in a few pings, still more. */
+const SLICE_OVER_BOTTOM_DB = 40;
+/** Share of the colours the target must keep, or it is too pale. */
+const LEAST_PART = { cone: 0.2, slice: 0.45 } as const;
+/** A wanted fish at the edge of the nominal cone loses this much out and back, dB. */
+const EDGE_DB = 6;
 /** The bed colours are set by, where the brief does not know it. */
 const HARD_BED = 'gravel';
 /** Noise rejection that takes lone specks and leaves marks of three cells. */
 const SOME_REJECTION = 2;
-/** Winds under this make no mess worth hiding, m/s; a step of top water reaches so deep, m. */
+/** Fewer pings than this on a fish, and it may go with what the filter takes. */
+const PINGS_FOR_FILTER = 3;
+/** Winds under this make no clutter worth hiding, m/s; a step of top water reaches so deep, m. */
 const CALM_MPS = 2;
 const TOP_STEP_M = 0.5;
+/** The mess under the surface is drawn to so many depths of 1/e, and so much water over the shallowest fish is spared, m. */
+const MESS_DEPTHS = 4;
+const TOP_SPARE_M = 0.5;
 
 /** What is drawn how strongly. */
 export interface Colours {
@@ -42,7 +62,7 @@ export function coloursFor(
   rig: Rig,
   { budget, targetStrengthDb, face }: Prediction,
   power: 'full' | 'low',
-  window: Window,
+  window: RangeChoice,
   pace: Pace,
   habits: Habits,
   pins: Pins,
@@ -53,62 +73,101 @@ export function coloursFor(
     40 * Math.log10(rangeM) +
     2 * budget.absorptionDbPerM * rangeM -
     budget.sourceLevelDb;
-  // Noise at the foot of the window, and the strongest of the samples that share a cell there: neighbouring samples lie half a
-  // pulse apart and fade together, so a pulse length counts once.
-  const noiseStrength = noiseAt(window.rangeM);
+  // Specks are judged where a person looks: at the depths of the fish, strongest at the deepest. Of the samples that share a
+  // cell the strongest is drawn; neighbouring samples lie half a pulse apart and fade together, so a pulse length counts once.
+  const slice = face.beam.shape === 'fan';
+  const deepestM = deepestFishOf(brief);
+  const noiseStrength = noiseAt(deepestM);
   const cells = Math.max(1, window.rowM / budget.resolutionM) * Math.max(1, pace.pingRate / pace.chartSpeed);
-  const bottom = noiseStrength + speckLevel(SPECK_SHARE, cells);
-  const gainAt = (louderDb: number): number =>
-    clamp(Math.round(PALETTE_BOTTOM_DB - bottom - louderDb), -30, 40);
-  const bySpecks = gainAt(0);
+  const speckDb = noiseStrength + speckLevel(SPECK_SHARE, cells);
+  const gainFor = (bottomDb: number): number => clamp(Math.round(PALETTE_BOTTOM_DB - bottomDb), -30, 40);
+  const kind = slice ? 'slice' : 'cone';
+  const bed = brief.bed === 'unknown' ? HARD_BED : hardestBed(brief);
+  const bedStrength = bedEchoMargin(budget, brief.toM, bed, 1) + noiseAt(brief.toM);
+  const bySpecks = gainFor(speckDb - BACK_A_TOUCH_DB);
+  const offAxisDb = -2 * toDb(beamPattern(face.beam, 0, Math.sin(OFF_AXIS_RAD)) + 1e-3);
+  const midway = gainFor(
+    targetStrengthDb -
+      (slice ? SLICE_OVER_BOTTOM_DB : Math.min(MOST_OVER_BOTTOM_DB, OVER_BOTTOM_DB + offAxisDb)),
+  );
+  const byHand = Math.min(bySpecks, midway);
   const inGear = faceBudget(rig, face, waterOf(brief), { engine: 'gear', power }).noiseLevelDb;
   const louderDb = Math.max(0, inGear - budget.noiseLevelDb);
-  const underWay = gainAt(louderDb);
+  const underWay = Math.min(gainFor(speckDb - BACK_A_TOUCH_DB + louderDb), midway);
+  // The first colour where the shortest wanted fish still shows at the cone's edge: what is shorter than that straight below goes.
+  const shortestDb = fishTargetStrength(brief.lengthM[0], face.frequencyHz, targetOf(brief).bladder);
+  const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - BACK_A_TOUCH_DB));
   const over = (gainDb: number): number => targetStrengthDb - (PALETTE_BOTTOM_DB - gainDb);
   const gain = debatedLine('gain', habits, pins, {
     specks: {
-      value: bySpecks,
-      because: { rule: 'gain-few-specks', share: SPECK_SHARE, targetOverBottomDb: over(bySpecks) },
+      value: byHand,
+      because: {
+        rule: bySpecks <= midway ? 'gain-few-specks' : 'gain-fish-midway',
+        targetOverBottomDb: over(byHand),
+      },
     },
     'auto-offset': { value: 0, because: { rule: 'gain-auto-offset' } },
     'under-way': {
       value: underWay,
       because: { rule: 'gain-under-way', louderDb, targetOverBottomDb: over(underWay) },
     },
+    'big-only': {
+      value: bigOnly,
+      because: {
+        rule: 'gain-big-only',
+        hiddenM: fishLengthOf(
+          PALETTE_BOTTOM_DB - bigOnly + BACK_A_TOUCH_DB,
+          face.frequencyHz,
+          targetOf(brief).bladder,
+        ),
+        targetOverBottomDb: over(bigOnly),
+      },
+    },
   });
   // On auto the unit ends near what a hand would choose.
-  const gainDb = gain.because.rule === 'gain-auto-offset' ? bySpecks : gain.value;
+  const gainDb = gain.because.rule === 'gain-auto-offset' ? byHand : gain.value;
   const bottomDb = PALETTE_BOTTOM_DB - gainDb;
   const targetOverBottomDb = over(gainDb);
   // A hard bed should just reach the strongest colour: less spread and hard and soft bed come out alike, more and colours lie idle.
-  const bed = brief.bed === 'unknown' ? HARD_BED : hardestBed(brief);
-  const bedOverBottomDb = bedEchoMargin(budget, brief.toM, bed, 1) + noiseAt(brief.toM) - bottomDb;
-  const widest = Math.max(20, targetOverBottomDb / LEAST_PART);
-  const spread = Math.round(clamp(bedOverBottomDb, 20, Math.min(60, widest)));
+  const bedOverBottomDb = bedStrength - bottomDb;
+  const { lowest: leastSpread, highest: mostSpread } = CONTROLS.colourSpread;
+  const widest = Math.max(2 * leastSpread, targetOverBottomDb / LEAST_PART[kind]);
+  const spread = Math.round(clamp(bedOverBottomDb, 2 * leastSpread, Math.min(mostSpread, widest)));
 
-  // On a slice a soft fish is hardly more than haze.
-  const slice = face.beam.shape === 'fan';
-  const firstColourDb = slice ? 0 : BACK_A_TOUCH_DB;
-
+  const messM = MESS_DEPTHS * windBubbles(brief.windMps).depthM;
+  const spareM = brief.fromM - TOP_SPARE_M;
   const topWater =
-    brief.windMps < CALM_MPS ? 0 : clamp(Math.floor((brief.fromM - 0.5) / TOP_STEP_M / 2), 0, 3);
-  const steps = brief.othersNear ? 2 : 1;
-  const midM = (brief.fromM + brief.toM) / 2;
-  const apart = (law: number): number => law * Math.log10(brief.toM / brief.fromM);
+    brief.windMps < CALM_MPS ? 0 : clamp(Math.ceil(Math.min(messM, spareM) / TOP_STEP_M), 0, 10);
+  const topBecause: Because =
+    topWater > 0
+      ? { rule: 'top-water-above-fish', reachM: topWater * TOP_STEP_M, shallowestM: brief.fromM }
+      : brief.windMps < CALM_MPS
+        ? { rule: 'top-water-calm' }
+        : { rule: 'top-water-spare-fish', messM, shallowestM: brief.fromM };
+  const wantedSteps = brief.othersNear ? 2 : 1;
+  // What one ping has and its neighbours lack goes: a mark of so few pings with it.
+  const steps = pace.pings < PINGS_FOR_FILTER ? 0 : wantedSteps;
+  const midM = midFishOf(brief);
+  const apart = (law: number): number => law * Math.log10(deepestM / brief.fromM);
   return {
     lines: {
       gain,
       firstColour: plainLine('firstColour', pins, {
-        value: firstColourDb,
+        value: BACK_A_TOUCH_DB,
         because: {
           rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch',
-          share: speckShare(bottomDb + firstColourDb - noiseStrength, cells),
+          share: speckShare(bottomDb + BACK_A_TOUCH_DB - noiseStrength, cells),
         },
       }),
       colourSpread: plainLine('colourSpread', pins, {
         value: spread,
         because: {
-          rule: bedOverBottomDb > widest ? 'spread-target-not-too-pale' : 'spread-hard-bed-at-top',
+          rule:
+            bedOverBottomDb > widest
+              ? 'spread-target-not-too-pale'
+              : bedOverBottomDb > mostSpread
+                ? 'spread-widest'
+                : 'spread-hard-bed-at-top',
           depthM: brief.toM,
           bedOverBottomDb,
           part: clamp(targetOverBottomDb / spread, 0, 1),
@@ -116,10 +175,10 @@ export function coloursFor(
       }),
       otherSounders: plainLine('otherSounders', pins, {
         value: steps,
-        because: {
-          rule: brief.othersNear ? 'other-sounders-two-steps' : 'other-sounders-one-step',
-          pings: Math.min(pace.pings, 999),
-        },
+        because:
+          steps === 0
+            ? { rule: 'other-sounders-few-pings', pings: pace.pings }
+            : { rule: brief.othersNear ? 'other-sounders-two-steps' : 'other-sounders-one-step' },
       }),
       noiseRejection: debatedLine('noiseRejection', habits, pins, {
         none: { value: 0, because: { rule: 'noise-least' } },
@@ -128,10 +187,7 @@ export function coloursFor(
       topWater: debatedLine('topWater', habits, pins, {
         'above-fish': {
           value: topWater,
-          because:
-            topWater > 0
-              ? { rule: 'top-water-above-fish', reachM: topWater * TOP_STEP_M, shallowestM: brief.fromM }
-              : { rule: 'top-water-off' },
+          because: topBecause,
         },
         off: { value: 0, because: { rule: 'top-water-off' } },
       }),

@@ -13,7 +13,7 @@ import type { Settings } from '@/core/picture';
 import { DETECTION_DB, GENERIC_RIG, TRANSDUCERS, type Rig } from '@/core/rig';
 import { emptyScene, holding, layBed, layTrack } from '@/core/scene';
 import { simulate } from '@/core/sounder';
-import { legsOf } from './bench';
+import { sectionsOf } from '@/core/bench';
 import { STILL_S } from './likelyShapes';
 
 const FACES = TRANSDUCERS.flatMap((t) => t.faces).filter((f) => f.frequencyHz >= 80e3);
@@ -71,8 +71,8 @@ function readOf({ brief, rig, settings, e }: Case, seed: number): MarkShape {
     }),
     fish: [holding({ lengthM: brief.lengthM[0], bladder: 'closed' }, [way / 2, 0, e.depthM], random)],
   };
-  const legs = legsOf(brief.presentation, brief.speedMps, durationS);
-  const track = layTrack({ legs, pingRate: settings.pingRate, windMps: 0 }, random.fork('waves'));
+  const legs = sectionsOf(brief.presentation, brief.speedMps, durationS);
+  const track = layTrack({ sections: legs, pingRate: settings.pingRate, windMps: 0 }, random.fork('waves'));
   const recording = simulate({
     scene,
     track,

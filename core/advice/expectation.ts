@@ -1,20 +1,22 @@
+import { amplitudeToDb, toDb } from '@/core/maths';
 import {
   beamPattern,
-  deadZone,
   DETECTION_DB,
   echoMargin,
+  type Rig,
+  screenOf,
+  STILL_MPS,
+  unitOf,
   strongestNoise,
   waterPerRow,
-  type Rig,
 } from '@/core/rig';
-import { PALETTE_BOTTOM_DB, type Settings } from '@/core/picture';
+import { PALETTE_BOTTOM_DB, viewing, windowSpan, type Settings } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { squareOnGain, tiltLoss } from '@/core/water';
 import { heldWay } from './heldWay';
 import { likelyShapes, STILL_S } from './likelyShapes';
-import { bedEchoMargin, type Prediction } from './prediction';
-import type { Brief } from './brief';
-import { STILL_MPS } from './timeLines';
+import { bedEchoMargin, hiddenOverBed, type Prediction } from './prediction';
+import { engineOf, midFishOf, targetOf, type Brief } from './brief';
 
 /** What a fish of the brief will look like: how likely which shape, and its measures in closed form. */
 export interface Expectation {
@@ -23,6 +25,10 @@ export interface Expectation {
   /** Echo over noise of one that lies still under the line, dB, and what a mark of its pings needs. */
   marginDb: number;
   needDb: number;
+  /** The boat planes: single fish are missed, shoals are streaks. */
+  planing: boolean;
+  /** A small kind of open water, which swims in shoals. */
+  shoals: boolean;
   /** Its echo is there, but this gain and first colour leave it out. */
   hidden: boolean;
   /** Full angle over which the fish still stands over the noise, rad; 0 when it never does. The nominal one is at −3 dB. */
@@ -42,6 +48,8 @@ export interface Expectation {
   columns: number;
   rows: number;
   riseRows: number;
+  /** Its area at the eye, arcmin², from where the user stands. */
+  areaArcmin2: number;
   /** Two fish over each other closer than this are one mark, m. */
   gapM: number;
   /** Fish nearer the bed than this are hidden, m, half way out in the cone. */
@@ -66,6 +74,9 @@ const ENDS_UNDER_DB = 2;
 export const neededDb = (pings: number, resolutionM: number): number =>
   Math.max(FOUND_LEAST_DB, FOUND_DB + FOUND_BY_PINGS_DB / Math.sqrt(Math.max(pings, 0.5))) +
   strongestNoise(resolutionM);
+
+/** Kinds of open water up to this length swim in shoals, m. */
+const SHOAL_M = 0.3;
 
 /** Less sure of the likeliest shape than this, the next is promised with it. */
 const SURE = 0.7;
@@ -113,13 +124,13 @@ export function expectationOf(
   settings: Settings,
   asideM = 0,
 ): Expectation {
-  const depthM = (brief.fromM + brief.toM) / 2;
+  const depthM = midFishOf(brief);
   const lengthM = Math.sqrt(brief.lengthM[0] * brief.lengthM[1]);
   const strengthFromDb = strengthFrom(lengthM, p);
   const nearestM = Math.hypot(depthM, asideM);
   const loss = beamPattern(p.face.beam, 0, asideM / nearestM);
   const strengthDb = strengthFromDb(Math.atan(asideM / depthM));
-  const marginDb = echoMargin(p.budget, nearestM, strengthDb, 10 * Math.log10(loss + 1e-9));
+  const marginDb = echoMargin(p.budget, nearestM, strengthDb, toDb(loss + 1e-9));
   const still = brief.speedMps < STILL_MPS;
   const through = (way: number): number => (2 * way) / brief.speedMps;
   const nominalS = still ? STILL_S : through(depthM * Math.tan(p.face.beam.alongRad / 2));
@@ -136,7 +147,10 @@ export function expectationOf(
   const drawn = heldWay(p, depthM, { asideM, strengthFromDb, needDb: endDb, gapM, firstColourDb });
   const inConeS = still ? Infinity : through(way);
   const pings = inConeS * settings.pingRate;
-  const riseM = still ? 0 : Math.hypot(nearestM, drawn) - nearestM;
+  // Legs that reach the bed end in it.
+  const riseM = still
+    ? 0
+    : Math.min(Math.hypot(nearestM, drawn) - nearestM, Math.max(0, brief.toM - nearestM));
   const [likeliest, rival = null] = ranked(
     likelyShapes(p, {
       lengthM,
@@ -146,26 +160,31 @@ export function expectationOf(
       pingRate: settings.pingRate,
     }),
   );
-  const rowM = settings.bedLockM
-    ? waterPerRow(1.25 * settings.bedLockM, rig.screen.rows)
-    : waterPerRow(settings.rangeM - settings.topM, rig.screen.rows);
+  const rowM = waterPerRow(windowSpan(settings), screenOf(rig).rows);
+  const { pictureHeightM, viewedFromM } = unitOf(rig);
+  const { cellArcmin } = viewing(pictureHeightM, screenOf(rig).rows, viewedFromM);
+  const columns = Math.min(screenOf(rig).columns, still ? Infinity : through(drawn) * settings.chartSpeed);
+  const rows = Math.max(1, pulseM / rowM);
   return {
     depthM,
     marginDb,
     needDb,
+    planing: engineOf(brief) === 'planing',
+    shoals: brief.lengthM[1] <= SHOAL_M && ['midwater', 'top'].includes(targetOf(brief).keeps),
     ...likeliest!,
     rival,
     promised: rival && likeliest!.likely < SURE ? [likeliest!.shape, rival.shape] : [likeliest!.shape],
-    hidden: likeliest!.shape !== 'nothing' && strengthDb + 20 * Math.log10(loss + 1e-9) < firstColourDb,
+    hidden: likeliest!.shape !== 'nothing' && strengthDb + amplitudeToDb(loss + 1e-9) < firstColourDb,
     effectiveRad: 2 * Math.atan(way / depthM),
     inConeS,
     pings,
     riseM,
-    columns: Math.min(rig.screen.columns, still ? Infinity : through(drawn) * settings.chartSpeed),
-    rows: Math.max(1, pulseM / rowM),
+    columns,
+    rows,
+    areaArcmin2: Math.max(1, columns) * rows * cellArcmin ** 2,
     riseRows: riseM / rowM,
     gapM: pulseM,
-    hiddenM: deadZone(brief.toM, p.face.beam.athwartRad / 4, pulseM),
+    hiddenM: hiddenOverBed(brief, p),
     secondEcho: bedEchoMargin(p.budget, brief.toM, 'gravel', 2) > 0,
   };
 }

@@ -1,3 +1,4 @@
+import { toDb } from '@/core/maths';
 import { beamPattern, DETECTION_DB, echoMargin } from '@/core/rig';
 import type { Prediction } from './prediction';
 
@@ -26,7 +27,7 @@ export function heldWay(
 ): number {
   const held = (x: number): boolean => {
     const range = Math.hypot(depthM, asideM, x);
-    const lossDb = 10 * Math.log10(beamPattern(p.face.beam, x / range, asideM / range) + 1e-9);
+    const lossDb = toDb(beamPattern(p.face.beam, x / range, asideM / range) + 1e-9);
     const strengthDb = strengthFromDb(Math.acos(Math.min(1, depthM / range)));
     return (
       strengthDb + 2 * lossDb >= firstColourDb && echoMargin(p.budget, range, strengthDb, lossDb) >= needDb

@@ -3,55 +3,39 @@ export {
   BRIEF_BEDS,
   BriefSchema,
   CLARITIES,
+  deepestFishOf,
+  midFishOf,
+  engineOf,
   FIRST_BRIEF,
   PRESENTATIONS,
   targetOf,
   USUAL_SPEED_MPS,
   waterOf,
+  withDepths,
   type Brief,
   type Clarity,
   type Presentation,
 } from './brief';
-export {
-  bedEchoesHeard,
-  bedEchoMargin,
-  predict,
-  targetStrengthOf,
-  verdictOf,
-  type Prediction,
-  type Verdict,
-} from './prediction';
+export { bedEchoesHeard, bedEchoMargin, predict, targetStrengthOf, type Prediction } from './prediction';
 export { startSetup, type Setup } from './setup';
 export {
-  CONTROLS,
+  SETUP_CONTROLS,
+  heldOn,
+  HoldsSchema,
   isPinnable,
-  PIN_RANGE,
   PinsSchema,
   type Alternative,
   type Because,
   type Control,
   type Pinnable,
+  type Holds,
   type Pins,
+  type UnitHolds,
   type SetupLine,
 } from './setupLine';
 export { speckLevel, speckShare } from './specks';
 export { phasesOf, type Phase } from './phases';
-export { STILL_MPS } from './timeLines';
-export { benchPass } from './bench';
-export {
-  blindHeight,
-  excessNoiseFromWeight,
-  falseBeds,
-  footprintAt,
-  leanAfloat,
-  lureInView,
-  pointingAt,
-  type FalseBed,
-  type Footprint,
-  type Lean,
-  type Pointing,
-} from './boat';
-export { HabitsSchema, SCHOOLS, type Debated, type Habits, type School } from './schools';
+export { HabitsSchema, PRACTICES, type Debated, type Habits, type Practice } from './practices';
 export {
   echoBudgetAt,
   expectationOf,
@@ -61,8 +45,6 @@ export {
   type Expectation,
 } from './expectation';
 export { driftOver, lanesOver, type Drift, type Ground, type Lanes } from './coverage';
-export { faultMiniature, miniature, MOUNT_FAULTS, type MountFault } from './miniature';
-export { planFromJson, PlanSchema, planToJson, type Plan } from './planFile';
 export { heldWay } from './heldWay';
-export { HELD_FOR_BOTH, sliceSetup } from './slice';
+export { SHARED_LINES, sliceSetup } from './slice';
 export { likelyShapes, type Meeting } from './likelyShapes';

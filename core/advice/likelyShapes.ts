@@ -1,17 +1,18 @@
-import { seededRandom } from '@/core/maths';
+import { amplitudeFromDb, seededRandom, toDb } from '@/core/maths';
 import {
   BEGIN_DB,
   FEW_STAND_OUT_DB,
   FEWEST_PINGS,
   GAP_PINGS,
   GO_ON_DB,
-  LEAST_PIECE,
+  LEAST_TRACK,
   LONG_PINGS,
+  LOST_S,
   markEvidence,
   shapeOfLegs,
   USUAL_PINGS,
-  type MarkShape,
-} from '@/core/reading';
+} from '@/core/reading/marks/markRules';
+import type { MarkShape } from '@/core/reading';
 import { beamPattern, BODY_M, echoMargin, strongestNoise } from '@/core/rig';
 import { FISH_HIGHLIGHTS, squareOnGain, tiltLoss } from '@/core/water';
 import { heldWay } from './heldWay';
@@ -54,8 +55,6 @@ const FORESEEN = 0.98;
 const FARTHEST_PART = Math.max(...FISH_HIGHLIGHTS.map(({ along }) => Math.abs(along)));
 /** Legs are never measured finer than this, m. */
 const FINEST_M = BODY_M;
-/** A mark under a still boat that was lost for up to this long, s, is still the same. */
-const LOST_S = 2.5;
 
 /** A function of |x| out to `reach`, worked out beforehand in steps; and its value at x, a share of the reach. */
 const tableOf = (reach: number, of: (x: number) => number): Float64Array =>
@@ -103,7 +102,7 @@ function judged(
         count++;
         top = Math.max(top, overDb[k]!);
       }
-    if (count >= LEAST_PIECE || (count >= FEWEST_PINGS && top >= FEW_STAND_OUT_DB)) {
+    if (count >= LEAST_TRACK || (count >= FEWEST_PINGS && top >= FEW_STAND_OUT_DB)) {
       if (i - last > bridged) close();
       for (let k = i; k <= to; k++)
         if (overDb[k]! >= GO_ON_DB) {
@@ -160,9 +159,9 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
   });
   // Met square on, as pressure over the noise; and the share of it that is left by the sine of how far off square it is met.
   const square = tableOf(reach, (x) =>
-    Math.pow(10, echoMargin(budget, Math.hypot(depthM, asideM, x), squareDb) / 20),
+    amplitudeFromDb(echoMargin(budget, Math.hypot(depthM, asideM, x), squareDb)),
   );
-  const tilt = tableOf(1, (sin) => Math.pow(10, -tiltLoss(lengthM, wave, Math.asin(sin)) / 20));
+  const tilt = tableOf(1, (sin) => amplitudeFromDb(-tiltLoss(lengthM, wave, Math.asin(sin))));
   const alongM = FISH_HIGHLIGHTS.map(({ along }) => along * lengthM);
   const weights = FISH_HIGHLIGHTS.map(({ share }) => Math.sqrt(share));
   const turns = FISH_HIGHLIGHTS.map((part) => part.turns);
@@ -215,7 +214,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
         const heardIm = im + draws[drawn++ & (DRAWS - 1)]! * Math.SQRT1_2;
         power = Math.max(power, heardRe * heardRe + heardIm * heardIm);
       }
-      over[i] = 10 * Math.log10(power + 1e-12) - noiseDb;
+      over[i] = toDb(power + 1e-12) - noiseDb;
       range[i] = r + (draws[drawn++ & (DRAWS - 1)]! * EDGE_NOISE * pulseM) / Math.max(1, Math.sqrt(power));
     }
   };

@@ -1,32 +1,27 @@
+import { toDb } from '@/core/maths';
 import {
+  BED_ECHOES,
+  deadZone,
   detectionRange,
-  DETECTION_DB,
   echoMargin,
   equivalentBeamAngle,
   faceBudget,
   footprintWidth,
+  verdictOf,
   type Face,
   type FaceBudget,
   type Rig,
+  type Verdict,
 } from '@/core/rig';
 import { bedBackscatter, bedLoss, fishTargetStrength, type BedMaterial } from '@/core/water';
-import { engineOf, targetOf, waterOf, type Brief } from './brief';
-
-/** Whether a target will show, in a word. */
-export type Verdict = 'clear' | 'just' | 'lost';
-
-/** Margin over the detection level from which an echo is clear rather than just there, dB. */
-const CLEAR_DB = 6;
-
-export const verdictOf = (marginDb: number): Verdict =>
-  marginDb >= DETECTION_DB + CLEAR_DB ? 'clear' : marginDb >= DETECTION_DB ? 'just' : 'lost';
+import { deepestFishOf, engineOf, targetOf, waterOf, type Brief } from './brief';
 
 /** What one face would make of the brief's target. */
 export interface Prediction {
   face: Face;
   budget: FaceBudget;
   targetStrengthDb: number;
-  /** Margin over noise on the axis at the deepest depth of the brief, dB. */
+  /** Margin over noise on the axis at the deepest fish, dB. */
   marginDb: number;
   verdict: Verdict;
   /** Deepest range at which the target is still told from noise on the axis, m. */
@@ -45,7 +40,7 @@ export const targetStrengthOf = (brief: Brief, frequencyHz: number): number =>
 export function predict(brief: Brief, rig: Rig, face: Face): Prediction {
   const budget = faceBudget(rig, face, waterOf(brief), { engine: engineOf(brief) });
   const targetStrengthDb = targetStrengthOf(brief, face.frequencyHz);
-  const marginDb = echoMargin(budget, brief.toM, targetStrengthDb);
+  const marginDb = echoMargin(budget, deepestFishOf(brief), targetStrengthDb);
   return {
     face,
     budget,
@@ -62,6 +57,10 @@ export function predict(brief: Brief, rig: Rig, face: Face): Prediction {
   };
 }
 
+/** Fish nearer the bed than this are hidden in its echo, m, half way out in the cone. */
+export const hiddenOverBed = (brief: Brief, { face, budget }: Prediction): number =>
+  deadZone(brief.toM, face.beam.athwartRad / 4, budget.resolutionM);
+
 /** Level of the bed's own echo over noise, dB: the scatter law with A the smaller of beam and pulse area. */
 function bedMargin(budget: FaceBudget, depthM: number, material: BedMaterial): number {
   const beamArea = equivalentBeamAngle(budget.face.beam) * depthM * depthM;
@@ -71,7 +70,7 @@ function bedMargin(budget: FaceBudget, depthM: number, material: BedMaterial): n
     budget.sourceLevelDb -
     40 * Math.log10(depthM) -
     2 * budget.absorptionDbPerM * depthM +
-    10 * Math.log10(bedBackscatter(material, 0) * area) -
+    toDb(bedBackscatter(material, 0) * area) -
     budget.noiseLevelDb
   );
 }
@@ -87,10 +86,13 @@ const bouncesLoss = (budget: FaceBudget, depthM: number, material: BedMaterial, 
 export const bedEchoMargin = (budget: FaceBudget, depthM: number, material: BedMaterial, m: number): number =>
   bedMargin(budget, depthM, material) - bouncesLoss(budget, depthM, material, m);
 
-/** Bed echoes that stand over the noise, at least 1 and at most 4: those a late echo can come from. */
+/** A late bed echo is drawn from so far over the noise, dB. */
+const DRAWN_DB = 6;
+
+/** Bed echoes that would be drawn, at least 1: those a false bed can come from. */
 export function bedEchoesHeard(budget: FaceBudget, depthM: number, material: BedMaterial): number {
   const margin = bedMargin(budget, depthM, material);
   let heard = 1;
-  while (heard < 4 && margin > bouncesLoss(budget, depthM, material, heard + 1)) heard++;
+  while (heard < BED_ECHOES && margin > DRAWN_DB + bouncesLoss(budget, depthM, material, heard + 1)) heard++;
   return heard;
 }

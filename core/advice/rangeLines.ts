@@ -1,16 +1,17 @@
-import { waterPerRow, type Rig } from '@/core/rig';
+import { lockedSpan } from '@/core/picture';
+import { type Rig, screenOf, waterPerRow } from '@/core/rig';
 import { targetOf, type Brief } from './brief';
-import type { Habits, School } from './schools';
-import { debatedLine, plainLine, schoolOf, type Choice, type Pins, type SetupLine } from './setupLine';
+import type { Habits, Practice } from './practices';
+import { debatedLine, plainLine, practiceOf, type Choice, type Pins, type SetupLine } from './setupLine';
 
 /** Ranges a user who keeps to one for all waters would choose from, m. */
 const ROUND_RANGES = [5, 10, 20, 30, 40, 60, 80, 120, 180, 300];
 /** Water shown above and below the fish by a window about them, m. */
 const ABOUT_FISH_M = 2;
 
-/** Window by each school: its foot, and with it its top where that is not the surface. */
-function rangesOf(brief: Brief, rig: Rig): Record<School<'range'>, Choice & { topM: number }> {
-  const row = (span: number): number => waterPerRow(span, rig.screen.rows);
+/** RangeChoice by each practice: its foot, and with it its top where that is not the surface. */
+function rangesOf(brief: Brief, rig: Rig): Record<Practice<'range'>, Choice & { topM: number }> {
+  const row = (span: number): number => waterPerRow(span, screenOf(rig).rows);
   const margin = Math.ceil(brief.toM + Math.max(1.5, 0.15 * brief.toM));
   const least = Math.ceil(brief.toM * 1.06 + 0.3);
   const oneForAll = ROUND_RANGES.find((r) => r >= brief.toM * 1.06) ?? Math.ceil(brief.toM * 1.06);
@@ -41,14 +42,13 @@ function rangesOf(brief: Brief, rig: Rig): Record<School<'range'>, Choice & { to
   };
 }
 
-/** A window locked to the bed shows so much over it, m, and a quarter of that under it. */
+/** A window locked to the bed shows so much over it, m. */
 const LOCK_M = 3;
-const LOCK_SHOWS = 1.25;
 /** Windows not much higher than that are not worth locking. */
 const LOCK_FROM = 2.5;
 
 /** What is shown and how finely. */
-export interface Window {
+export interface RangeChoice {
   lines: { range: SetupLine; lookNoDeeper: SetupLine; zoom: SetupLine };
   topM: number;
   rangeM: number;
@@ -59,22 +59,26 @@ export interface Window {
 }
 
 /** Range, look no deeper and zoom for a brief. */
-export function windowFor(brief: Brief, rig: Rig, habits: Habits, pins: Pins): Window {
+export function windowFor(brief: Brief, rig: Rig, habits: Habits, pins: Pins): RangeChoice {
   const ranges = rangesOf(brief, rig);
-  const range = debatedLine('range', habits, pins, ranges);
-  // A range that is pinned above the school's top keeps the whole of the water.
-  const { topM: schoolTop } = ranges[schoolOf('range', habits)];
-  const topM = range.value > schoolTop + 1 ? schoolTop : 0;
-  const fullRowM = waterPerRow(range.value - topM, rig.screen.rows);
-  const lock = targetOf(brief).keeps === 'bed' && range.value - topM > LOCK_FROM * LOCK_SHOWS * LOCK_M;
-  const rowM = lock ? waterPerRow(LOCK_SHOWS * LOCK_M, rig.screen.rows) : fullRowM;
+  const free = debatedLine('range', habits, pins, ranges);
+  const range: SetupLine =
+    free.because.rule === 'pinned' && free.value < brief.toM
+      ? { ...free, because: { ...free.because, rule: 'pinned-above-bed', bedM: brief.toM } }
+      : free;
+  // A range that is pinned above the practice's top keeps the whole of the water.
+  const { topM: practiceTop } = ranges[practiceOf('range', habits)];
+  const topM = range.value > practiceTop + 1 ? practiceTop : 0;
+  const fullRowM = waterPerRow(range.value - topM, screenOf(rig).rows);
+  const lock = targetOf(brief).keeps === 'bed' && range.value - topM > LOCK_FROM * lockedSpan(LOCK_M);
+  const rowM = lock ? waterPerRow(lockedSpan(LOCK_M), screenOf(rig).rows) : fullRowM;
   // Deeper than the bed with its tail, nearer than its second echo.
   const deeper = plainLine('lookNoDeeper', pins, {
     value: Math.min(Math.ceil(1.3 * brief.toM + 1), 1.5 * brief.toM),
     because: { rule: 'look-no-deeper', bedM: brief.toM, secondM: 2 * brief.toM },
   });
   const zoom = plainLine('zoom', pins, {
-    value: lock ? (range.value - topM) / (LOCK_SHOWS * LOCK_M) : 1,
+    value: lock ? (range.value - topM) / lockedSpan(LOCK_M) : 1,
     because: lock
       ? { rule: 'zoom-bed-lock', heightM: LOCK_M, rowM, fullRowM }
       : { rule: 'zoom-none', rowM: fullRowM },

@@ -17,7 +17,7 @@ const TABLE: { brief: Partial<Brief>; is: Record<string, Record<string, number>>
       pingRate: { limit: 12.5235 },
       chartSpeed: { columnM: 0.12, rowM: 0.035417, historyS: 51.2 },
       // 4.6188 s in the cone at 12.5 pings a second, and five pings at the most.
-      boatSpeed: { pings: 57.735, fastestMps: 17.3205 },
+      boatSpeed: { pings: 57.735, fastestMps: 4 },
       tvg: { madeUpDb: 14.7191 },
       size: { lowDb: -38.877, highDb: -35.514, factor: 2.19 },
     },
@@ -47,7 +47,7 @@ const TABLE: { brief: Partial<Brief>; is: Record<string, Record<string, number>>
       pingRate: { limit: 8.6148 },
       chartSpeed: { columnM: 0.11765, historyS: 75.294 },
       // 9.2376 s in the cone at 8.5 pings a second.
-      boatSpeed: { pings: 78.5196, fastestMps: 15.7039 },
+      boatSpeed: { pings: 78.5196, fastestMps: 4 },
       tvg: { madeUpDb: 15.9176 },
       size: { lowDb: -32.151, highDb: -28.486 },
     },

@@ -6,7 +6,7 @@ import { targetOf, type Brief } from './brief';
 import { coloursFor } from './colourLines';
 import type { Prediction } from './prediction';
 import { windowFor } from './rangeLines';
-import type { Habits } from './schools';
+import type { Habits } from './practices';
 import { debatedLine, type Pins, type SetupLine } from './setupLine';
 import { paceFor } from './timeLines';
 
@@ -25,7 +25,7 @@ const BAIT_M = 0.1;
 /** A fish at the edge of the nominal cone loses this much out and back, dB. */
 const EDGE_DB = 6;
 
-/** How to judge size from a mark, by each school. */
+/** How to judge size from a mark, by each practice. */
 function sizeLine(brief: Brief, p: Prediction, pings: number, habits: Habits, pins: Pins): SetupLine {
   const [low, high] = brief.lengthM;
   const strength = (m: number): number => fishTargetStrength(m, p.face.frequencyHz, targetOf(brief).bladder);
@@ -54,9 +54,9 @@ function sizeLine(brief: Brief, p: Prediction, pings: number, habits: Habits, pi
 }
 
 /**
- * The start setup for a brief on a rig, each line with its reason and what other schools would set. Lines the user has pinned
+ * The start setup for a brief on a rig, each line with its reason and what other practices would set. Lines the user has pinned
  * keep their value, and the rest is worked out around them.
- * @param habits the schools the user keeps to @throws RangeError when the rig has no faces
+ * @param habits the practices the user keeps to @throws RangeError when the rig has no faces
  */
 export function startSetup(brief: Brief, rig: Rig, habits: Habits = {}, pins: Pins = {}): Setup {
   if (rig.faces.length === 0) throw new RangeError('setup: the rig has no transducer');

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
-import { SCHOOLS, type Debated, type Habits, type School } from './schools';
+import { CONTROLS, HELD_CONTROLS, type HeldControl } from '@/core/picture';
+import { PRACTICES, type Debated, type Habits, type Practice } from './practices';
 
 /** What a beam does, for a reason. */
 export interface BeamFacts {
@@ -11,8 +12,20 @@ export interface BeamFacts {
 /** Why a line of the setup is what it is: the rule's name and its numbers; words are the interface's. */
 export type Because =
   | { rule: 'pinned'; insteadOf: number }
-  | ({ rule: 'beam-widest-that-shows'; otherCoverM: number | null } & BeamFacts)
-  | ({ rule: 'beam-narrowest-that-shows'; otherCoverM: number | null } & BeamFacts)
+  | { rule: 'pinned-above-bed'; insteadOf: number; bedM: number }
+  | ({
+      rule: 'beam-widest-that-shows';
+      otherCoverM: number | null;
+      swingM: number;
+      hiddenM: number;
+    } & BeamFacts)
+  | ({
+      rule: 'beam-narrowest-that-shows';
+      otherCoverM: number | null;
+      swingM: number;
+      hiddenM: number;
+    } & BeamFacts)
+  | ({ rule: 'beam-sees-to-the-bed'; hiddenM: number; otherHiddenM: number } & BeamFacts)
   | ({ rule: 'beam-strongest' } & BeamFacts)
   | ({ rule: 'beam-chosen' } & BeamFacts)
   | ({ rule: 'beam-one-for-all' } & BeamFacts)
@@ -35,21 +48,24 @@ export type Because =
   | { rule: 'power-silt'; lostDb: number; deepestM: number }
   | { rule: 'power-full'; gainedDb: number }
   | { rule: 'power-filtered'; lostDb: number; deepestM: number }
-  | { rule: 'gain-few-specks'; share: number; targetOverBottomDb: number }
+  | { rule: 'gain-few-specks' | 'gain-fish-midway'; targetOverBottomDb: number }
+  | { rule: 'gain-big-only'; hiddenM: number; targetOverBottomDb: number }
   | { rule: 'gain-auto-offset' }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
   | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze'; share: number }
   | {
-      rule: 'spread-hard-bed-at-top' | 'spread-target-not-too-pale';
+      rule: 'spread-hard-bed-at-top' | 'spread-target-not-too-pale' | 'spread-widest';
       depthM: number;
       bedOverBottomDb: number;
       part: number;
     }
-  | { rule: 'other-sounders-one-step' | 'other-sounders-two-steps'; pings: number }
+  | { rule: 'other-sounders-one-step' | 'other-sounders-two-steps' }
+  | { rule: 'other-sounders-few-pings'; pings: number }
   | { rule: 'noise-least' }
   | { rule: 'noise-some' }
   | { rule: 'top-water-above-fish'; reachM: number; shallowestM: number }
-  | { rule: 'top-water-off' }
+  | { rule: 'top-water-off' | 'top-water-calm' }
+  | { rule: 'top-water-spare-fish'; messM: number; shallowestM: number }
   | { rule: 'tvg-fish-alike'; depthM: number; madeUpDb: number }
   | { rule: 'tvg-water-alike'; depthM: number; madeUpDb: number }
   | { rule: 'tvg-none' }
@@ -61,6 +77,7 @@ export type Because =
   | { rule: 'chart-drawn-out'; columnM: number; rowM: number; historyS: number; pings: number }
   | { rule: 'speed-enough-pings'; pings: number; fastestMps: number }
   | { rule: 'speed-too-fast'; pings: number; fastestMps: number }
+  | { rule: 'speed-planing' }
   | { rule: 'speed-still' }
   | { rule: 'size-by-height'; pulseM: number; bodyM: number }
   | { rule: 'size-by-strength'; lowDb: number; highDb: number; factor: number }
@@ -68,7 +85,7 @@ export type Because =
   | { rule: 'size-bait-or-game'; apartDb: number; baitM: number };
 
 /** The controls a start setup speaks of, in the practitioners' order. */
-export const CONTROLS = [
+export const SETUP_CONTROLS = [
   'range',
   'lookNoDeeper',
   'beam',
@@ -88,7 +105,7 @@ export const CONTROLS = [
   'boatSpeed',
   'size',
 ] as const;
-export type Control = (typeof CONTROLS)[number];
+export type Control = (typeof SETUP_CONTROLS)[number];
 
 export interface SetupLine {
   control: Control;
@@ -97,14 +114,14 @@ export interface SetupLine {
   because: Because;
   /** Whether the user holds it at this value, whatever the rules say. */
   pinned: boolean;
-  /** The school this line keeps to, and what the others would have, where practitioners disagree. */
-  school: School | null;
+  /** The practice this line keeps to, and what the others would have, where practitioners disagree. */
+  practice: Practice | null;
   others: readonly Alternative[];
 }
 
-/** What another school would set. */
+/** What another practice would set. */
 export interface Alternative {
-  school: School;
+  practice: Practice;
   value: number;
   because: Because;
 }
@@ -115,63 +132,64 @@ export interface Choice {
   because: Because;
 }
 
-/** What a line can be pinned to, least and most and a step, each in its own unit. Beams are pinned by choosing them. */
-export const PIN_RANGE = {
-  range: [2, 400, 1],
-  lookNoDeeper: [2, 400, 1],
-  gain: [-30, 40, 1],
-  firstColour: [0, 30, 1],
-  colourSpread: [10, 60, 1],
-  otherSounders: [0, 3, 1],
-  noiseRejection: [0, 8, 1],
-  topWater: [0, 10, 1],
-  pingRate: [0.5, 60, 0.5],
-  chartSpeed: [0.5, 40, 0.5],
-} as const satisfies Partial<Record<Control, readonly [number, number, number]>>;
-export type Pinnable = keyof typeof PIN_RANGE;
+/** Lines that can be held at a value, each in its own unit. Beams are held by choosing them. */
+export type Pinnable = HeldControl;
 
-export const isPinnable = (control: Control): control is Pinnable => control in PIN_RANGE;
+export const isPinnable = (control: Control): control is Pinnable =>
+  (HELD_CONTROLS as readonly string[]).includes(control);
 
 /** Lines the user holds at a value of their own. */
 export type Pins = { readonly [C in Pinnable]?: number | undefined };
 
-const pin = (control: Pinnable) =>
-  v.optional(
-    v.pipe(v.number(), v.finite(), v.minValue(PIN_RANGE[control][0]), v.maxValue(PIN_RANGE[control][1])),
-  );
+const pin = (name: Pinnable) => {
+  const { lowest, highest } = CONTROLS[name];
+  return v.optional(v.pipe(v.number(), v.finite(), v.minValue(lowest), v.maxValue(highest)));
+};
 
 /** Pins from storage or a file. */
-export const PinsSchema: v.GenericSchema<unknown, Pins> = v.object({
-  range: pin('range'),
-  lookNoDeeper: pin('lookNoDeeper'),
-  gain: pin('gain'),
-  firstColour: pin('firstColour'),
-  colourSpread: pin('colourSpread'),
-  otherSounders: pin('otherSounders'),
-  noiseRejection: pin('noiseRejection'),
-  topWater: pin('topWater'),
-  pingRate: pin('pingRate'),
-  chartSpeed: pin('chartSpeed'),
-});
+export const PinsSchema: v.GenericSchema<unknown, Pins> = v.object(
+  Object.fromEntries(HELD_CONTROLS.map((name) => [name, pin(name)])) as Record<
+    Pinnable,
+    ReturnType<typeof pin>
+  >,
+);
 
-/** The school of a control a user keeps to: their habit, or this setup's own. */
-export const schoolOf = <C extends Debated>(control: C, habits: Habits): School<C> =>
-  (habits[control] as School<C> | undefined) ?? SCHOOLS[control][0]!;
+/** What is held on one unit: on the cone's card and on the slice's. */
+export interface UnitHolds {
+  cone: Pins;
+  slice: Pins;
+}
 
-/** The line of a control: the school the user keeps to or the value they pinned, and the other schools beside it. */
+/** What is held, unit by unit. */
+export type Holds = Readonly<Record<string, UnitHolds>>;
+
+/** Holds from storage or a file. */
+export const HoldsSchema: v.GenericSchema<unknown, Holds> = v.record(
+  v.pipe(v.string(), v.maxLength(40)),
+  v.object({ cone: v.optional(PinsSchema, {}), slice: v.optional(PinsSchema, {}) }),
+);
+
+/** What is held on a unit; nothing where nothing is. */
+export const heldOn = (holds: Holds, unitId: string): UnitHolds => holds[unitId] ?? { cone: {}, slice: {} };
+
+/** The practice of a control a user keeps to: their habit, or this setup's own. */
+export const practiceOf = <C extends Debated>(control: C, habits: Habits): Practice<C> =>
+  (habits[control] as Practice<C> | undefined) ?? PRACTICES[control][0]!;
+
+/** The line of a control: the practice the user keeps to or the value they pinned, and the other practices beside it. */
 export function debatedLine<C extends Debated>(
   control: C,
   habits: Habits,
   pins: Pins,
-  choices: Record<School<C>, Choice>,
+  choices: Record<Practice<C>, Choice>,
 ): SetupLine {
-  const kept = schoolOf(control, habits);
+  const kept = practiceOf(control, habits);
   return {
     ...plainLine(control, pins, choices[kept]),
-    school: kept,
-    others: (SCHOOLS[control] as readonly School<C>[])
-      .filter((school) => school !== kept)
-      .map((school) => ({ school, value: choices[school].value, because: choices[school].because })),
+    practice: kept,
+    others: (PRACTICES[control] as readonly Practice<C>[])
+      .filter((practice) => practice !== kept)
+      .map((practice) => ({ practice, value: choices[practice].value, because: choices[practice].because })),
   };
 }
 
@@ -183,7 +201,7 @@ export function plainLine(control: Control, pins: Pins, { value, because }: Choi
     value: pinned ?? value,
     because: pinned === undefined ? because : { rule: 'pinned', insteadOf: value },
     pinned: pinned !== undefined,
-    school: null,
+    practice: null,
     others: [],
   };
 }

@@ -1,33 +1,52 @@
 import type { Rig } from '@/core/rig';
 import type { Brief } from './brief';
-import type { Habits } from './schools';
+import type { Habits } from './practices';
 import { startSetup, type Setup } from './setup';
 import type { Control, Pinnable, Pins } from './setupLine';
 
-/** Lines that are one for both pictures of a boat, and stand on the cone's card. */
-const ON_THE_CONES: ReadonlySet<Control> = new Set(['beam', 'imaging', 'boatSpeed', 'size']);
+/** Lines that are the slice's own; the rest (range, pings, the boat) is one for both pictures and stands on the cone's card. */
+const ON_THE_SLICES: ReadonlySet<Control> = new Set([
+  'imaging',
+  'power',
+  'pulse',
+  'gain',
+  'firstColour',
+  'colourSpread',
+  'otherSounders',
+  'noiseRejection',
+  'topWater',
+  'tvg',
+  'chartSpeed',
+]);
 
-/** Lines that stand on both cards and are held for both. */
-export const HELD_FOR_BOTH: readonly Pinnable[] = ['range', 'lookNoDeeper'];
+/** Lines that are one for both pictures: held on either card they are held for both. */
+export const SHARED_LINES: readonly Pinnable[] = ['range', 'lookNoDeeper', 'pingRate'];
 
 /**
- * The slice's own setup beside the cone's: of the face its imaging line names, with the lines that are the slice's own. Null on a
- * rig without a slice, and where the setup itself is a slice's. Range and look no deeper, where the user holds
- * them, are held for both.
- * @param pins the cone's @param own the slice's
+ * The slice's own setup beside the cone's: of the face its imaging line names, in the same window, at the same ping rate, with gain,
+ * colours and chart speed of its own. Null on a rig without a slice, and where the setup itself is a slice's.
+ * @param own what is held on the slice's card
  */
 export function sliceSetup(
   brief: Brief,
   rig: Rig,
   cone: Setup,
   habits: Habits = {},
-  pins: Pins = {},
   own: Pins = {},
 ): Setup | null {
   const imaging = cone.lines.find((l) => l.control === 'imaging');
   const face = rig.faces.find((f) => f.beam.shape === 'fan' && f.frequencyHz === imaging?.value);
-  if (!face || cone.prediction.face.beam.shape === 'fan') return null;
-  const shared = Object.fromEntries(HELD_FOR_BOTH.map((control) => [control, pins[control]]));
+  if (!imaging || !face || cone.prediction.face.beam.shape === 'fan') return null;
+  const shared = Object.fromEntries(
+    SHARED_LINES.map((control) => [control, cone.lines.find((l) => l.control === control)!.value]),
+  );
   const setup = startSetup({ ...brief, faceId: face.id }, rig, habits, { ...own, ...shared });
-  return { ...setup, lines: setup.lines.filter((l) => !ON_THE_CONES.has(l.control)) };
+  const { topM, bedLockM } = cone.settings;
+  return {
+    ...setup,
+    settings: { ...setup.settings, topM, bedLockM },
+    lines: [imaging, ...setup.lines.filter((l) => l.control !== 'imaging')].filter((l) =>
+      ON_THE_SLICES.has(l.control),
+    ),
+  };
 }

@@ -1,25 +1,28 @@
 import { clamp } from '@/core/maths';
-import { cleanPingRate, waterPerColumn, type Rig } from '@/core/rig';
-import { hardestBed, type Brief } from './brief';
+import { cleanPingRate, type Rig, screenOf, STILL_MPS, unitOf, waterPerColumn } from '@/core/rig';
+import { engineOf, hardestBed, PLANING_MPS, type Brief } from './brief';
 import { bedEchoesHeard, type Prediction } from './prediction';
-import type { Habits } from './schools';
+import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Choice, type Pins, type SetupLine } from './setupLine';
 
-/** Below this the boat sits still, m/s. */
-export const STILL_MPS = 0.25;
 /** Pings on a fish below which its mark has no shape. */
 const LEAST_PINGS = 5;
 /** Rule of thumb: so many tenths of the fastest chart at idle, and under this speed, m/s, so many. */
 const RULE = { idle: 0.4, slowMps: 0.8, slow: 0.15 };
 const FASTEST_CHART = 40;
 
+/** Way a column and water a row this near each other draw a shape true. */
+const TRUE_WITHIN = 1.25;
+const isTrue = ({ columnM, rowM }: { columnM: number; rowM: number }): boolean =>
+  columnM < TRUE_WITHIN * rowM && rowM < TRUE_WITHIN * columnM;
+
 const halves = (x: number): number => Math.round(2 * x) / 2;
 
 function pingRateFor(brief: Brief, rig: Rig, p: Prediction): Choice {
   const bedEchoes = bedEchoesHeard(p.budget, brief.toM, hardestBed(brief));
   const limit = cleanPingRate(brief.toM * 1.05, p.budget.soundSpeedMps, bedEchoes);
-  if (limit >= rig.fastestPingRate)
-    return { value: rig.fastestPingRate, because: { rule: 'ping-rate-fastest', limit, bedEchoes } };
+  if (limit >= unitOf(rig).fastestPingRate)
+    return { value: unitOf(rig).fastestPingRate, because: { rule: 'ping-rate-fastest', limit, bedEchoes } };
   return {
     value: Math.max(0.5, Math.floor(limit * 2) / 2),
     because: { rule: 'ping-rate-clear-of-late-bed', limit, bedEchoes, depthM: brief.toM },
@@ -50,6 +53,7 @@ export function paceFor(
   const slice = p.face.beam.shape === 'fan';
   const still = brief.speedMps < STILL_MPS;
   const trueToShape = clamp(
+    // On a slice, which a fish crosses in a few pings, those are drawn out to its true shape.
     halves(still ? rate : Math.min(oneToOne, slice ? FASTEST_CHART : rate)),
     0.5,
     FASTEST_CHART,
@@ -59,13 +63,13 @@ export function paceFor(
   const charts = (speed: number) => ({
     columnM: waterPerColumn(brief.speedMps, speed),
     rowM,
-    historyS: rig.screen.columns / speed,
+    historyS: screenOf(rig).columns / speed,
   });
   const chart = debatedLine('chartSpeed', habits, pins, {
     'true-to-shape': {
       value: trueToShape,
       because: {
-        rule: trueToShape >= oneToOne - 0.5 && !still ? 'chart-one-to-one' : 'chart-column-a-ping',
+        rule: !still && isTrue(charts(trueToShape)) ? 'chart-one-to-one' : 'chart-column-a-ping',
         ...charts(trueToShape),
       },
     },
@@ -76,10 +80,13 @@ export function paceFor(
     },
   });
   const pings = p.timeInConeS * rate;
-  const fastestMps = (pings * brief.speedMps) / LEAST_PINGS;
+  // A boat that planes churns up what the face hears, however many pings it gets.
+  const fastestMps = Math.min(PLANING_MPS, (pings * brief.speedMps) / LEAST_PINGS);
   const speed: Because = still
     ? { rule: 'speed-still' }
-    : { rule: pings >= LEAST_PINGS ? 'speed-enough-pings' : 'speed-too-fast', pings, fastestMps };
+    : engineOf(brief) === 'planing'
+      ? { rule: 'speed-planing' }
+      : { rule: pings >= LEAST_PINGS ? 'speed-enough-pings' : 'speed-too-fast', pings, fastestMps };
   return {
     lines: {
       pingRate,

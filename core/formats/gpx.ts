@@ -17,7 +17,9 @@ export function writeGpx(entries: readonly Entry[]): string {
       name: clean(`${mark.kind} ${i + 1} at ${mark.rangeM.toFixed(1)} m`),
       cmt: clean(entry.call),
       desc: clean(
-        `${mark.shape ? `${mark.shape}, ` : ''}top at ${mark.rangeM.toFixed(1)} m, ${mark.heightM.toFixed(1)} m high, ` +
+        `${mark.shape ? `${mark.shape}, ` : ''}top at ${mark.rangeM.toFixed(1)} m, ` +
+          // Single marks of older entries have the rise of their legs in it.
+          `${mark.kind === 'fish' ? '' : `${mark.heightM.toFixed(1)} m high, `}` +
           `sure to ${Math.round(mark.confidence * 100)} %. A reading, not an identification; not for navigation.`,
       ),
       type: mark.kind,

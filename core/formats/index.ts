@@ -1,9 +1,32 @@
-export { LARGEST_LOG_FILE, readLogFile, tooLarge, writeLogFile, type LogFileResult } from './logFile';
-export { writeGpx } from './gpx';
+// Left out, since they bring large libraries: ./gpx and ./recordingFile, imported where they are needed.
 export {
-  checkRecordingBytes,
-  LARGEST_RECORDING_FILE,
-  readRecording,
-  RecordingProblem,
-  writeRecording,
-} from './recordingFile';
+  ENTRY_FORMAT,
+  LARGEST_LOG_FILE,
+  logFileParts,
+  readLogFile,
+  tooLarge,
+  wholeObjects,
+  writeLogFile,
+} from './logFile';
+export {
+  enveloped,
+  openData,
+  openEnvelope,
+  openText,
+  parseJson,
+  versionOf,
+  writeText,
+  type Format,
+  type Migration,
+} from './envelope';
+export { accepted, DONE, problemOf, refused, type RefusalCause, type Result } from './result';
+export { issueSentence } from './issueWords';
+export {
+  LARGEST_PLAN_FILE,
+  PLAN_FORMAT,
+  PlanSchema,
+  readPlanFile,
+  withHolds,
+  writePlanFile,
+  type Plan,
+} from './planFile';

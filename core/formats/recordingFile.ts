@@ -1,8 +1,10 @@
 import type { Dataset, File, Group } from 'h5wasm';
 import * as v from 'valibot';
 import { offsetFrom, placeFrom } from '@/core/maths';
-import type { Channel, Navigation, Recording } from '@/core/recording';
+import { recordingOf, type Channel, type Navigation, type Recording, type Stretch } from '@/core/recording';
 import { NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD } from '@/core/rig';
+import { issueWords } from './issueWords';
+import { recordingPlace } from './recordingPlaces';
 
 /** Largest recording file opened, bytes, and most of what it may hold. */
 export const LARGEST_RECORDING_FILE = 512e6;
@@ -28,10 +30,10 @@ const SIGNATURE = [0x89, 0x48, 0x44, 0x46, 0x0d, 0x0a, 0x1a, 0x0a];
 export function checkRecordingBytes(bytes: Uint8Array): void {
   if (bytes.length > LARGEST_RECORDING_FILE)
     refuse(
-      `This file is ${Math.ceil(bytes.length / 1e6)} MB; a recording has at most ${LARGEST_RECORDING_FILE / 1e6} MB.`,
+      `This file is ${Math.ceil(bytes.length / 1e6)} MB. A recording can be ${LARGEST_RECORDING_FILE / 1e6} MB at most.`,
     );
   if (bytes.length < 512 || SIGNATURE.some((b, i) => bytes[i] !== b))
-    refuse('This is not a recording: it is no NetCDF-4 or HDF5 file.');
+    refuse('This is not a recording. Choose a NetCDF-4 file (.nc).');
 }
 
 /** Boat variables of /Platform: name in the file, unit, what it is, and how the recording's row turns into it and back. */
@@ -144,13 +146,17 @@ const scaled = (row: Float32Array | Float64Array, by: number): Float32Array =>
   Float32Array.from(row, (x) => x * by);
 
 /**
- * Writes a recording into an empty HDF5 file as docs/formats.md says: groups and names of the open SONAR-netCDF4 convention as
+ * Writes a recording of one stretch into an empty HDF5 file as docs/formats.md says: groups and names of the open SONAR-netCDF4 convention as
  * far as they fit, dimension scales so that NetCDF-4 readers see dimensions.
  */
-export function writeRecording(file: File, recording: Recording): void {
+export function writeRecordingFile(file: File, { stretches, startedAt }: Recording): void {
+  if (stretches.length !== 1)
+    throw new RangeError(`recording file: it holds one stretch, got ${stretches.length}`);
+  const recording = stretches[0]!;
   const { navigation, origin } = recording;
   file.create_attribute('Conventions', 'CF-1.7, SONAR-netCDF4-1.0');
   file.create_attribute('title', recording.title);
+  if (startedAt !== null) file.create_attribute('time_coverage_start', startedAt);
   file.create_attribute('recording_version', recording.version, null, '<i');
   file.create_attribute('ping_rate', recording.pingRate, null, '<d');
 
@@ -235,26 +241,27 @@ const kindOf = (entity: unknown): unknown => (entity as { type?: unknown } | nul
 
 function groupAt(parent: Group, name: string, path: string): Group {
   const entity = parent.get(name);
-  if (kindOf(entity) !== 'Group') refuse(`The recording has no group ${path}.`);
+  if (kindOf(entity) !== 'Group') refuse(`The recording lacks ${recordingPlace(path)}.`);
   return entity as Group;
 }
 
 /** A data set whose kind and shape are known before any of it is read. */
 function dataAt(group: Group, name: string, path: string, shape: readonly (number | null)[]): Dataset {
   const entity = group.get(name);
-  if (kindOf(entity) !== 'Dataset') refuse(`The recording has no ${path}/${name}.`);
+  if (kindOf(entity) !== 'Dataset') refuse(`The recording lacks ${recordingPlace(`${path}/${name}`)}.`);
   const dataset = entity as Dataset;
   const { metadata } = dataset;
   // 0 and 1 are HDF5's classes of whole and of floating numbers.
   if ((metadata.type !== 0 && metadata.type !== 1) || metadata.size > 8)
-    refuse(`In the recording ${path}/${name} does not hold plain numbers.`);
+    refuse(`In the recording, ${recordingPlace(`${path}/${name}`)} should be plain numbers.`);
   const found = metadata.shape ?? [];
   if (found.length !== shape.length || shape.some((n, i) => n !== null && n !== found[i]))
     refuse(
-      `In the recording ${path}/${name} is ${found.join(' × ') || 'one number'}, not ${shape.map((n) => n ?? 'any').join(' × ') || 'one number'}.`,
+      `In the recording, ${recordingPlace(`${path}/${name}`)}: ${found.join(' × ') || 'one number'}, not ${shape.map((n) => n ?? 'any').join(' × ') || 'one number'}.`,
     );
   const chunk = (metadata.chunks ?? []).reduce((a, b) => a * b, 1);
-  if (chunk > MOST_CHUNK) refuse(`In the recording ${path}/${name} is packed in pieces too large to open.`);
+  if (chunk > MOST_CHUNK)
+    refuse(`In the recording, ${recordingPlace(`${path}/${name}`)}: packed in pieces too large to open.`);
   return dataset;
 }
 
@@ -263,11 +270,11 @@ function valuesOf(dataset: Dataset, place: string): ArrayLike<number> {
   try {
     value = dataset.value;
   } catch {
-    refuse(`The recording breaks off or is damaged in ${place}.`);
+    refuse(`The recording is cut short or damaged. It cannot be read from ${recordingPlace(place)} on.`);
   }
   if (typeof value === 'number') return [value];
   if (!ArrayBuffer.isView(value) || value instanceof BigInt64Array || value instanceof BigUint64Array)
-    refuse(`The recording breaks off or is damaged in ${place}.`);
+    refuse(`The recording is cut short or damaged. It cannot be read from ${recordingPlace(place)} on.`);
   return value as unknown as ArrayLike<number>;
 }
 
@@ -284,7 +291,9 @@ function held<T extends Float32Array | Float64Array>(
   for (let i = 0; i < out.length; i++) {
     const x = Number(values[i]);
     if (!(x >= low && x <= high))
-      refuse(`In the recording ${place} holds ${x} at ${i}; ${low} to ${high} is possible.`);
+      refuse(
+        `In the recording, ${recordingPlace(place)}: number ${i + 1} is ${x}. It can be ${low} to ${high}.`,
+      );
     out[i] = x;
   }
   return out;
@@ -306,6 +315,7 @@ const ChannelWords = v.object({
 });
 const FileWords = v.object({
   title: v.optional(v.pipe(v.string(), v.maxLength(200)), ''),
+  time_coverage_start: v.optional(v.nullable(v.pipe(v.string(), v.isoTimestamp())), null),
   recording_version: v.pipe(v.number(), v.literal(1, 'only version 1 is known')),
   ping_rate: v.pipe(v.number(), v.finite(), v.minValue(0.05), v.maxValue(200)),
 });
@@ -319,8 +329,9 @@ function wordsOf<T>(group: Group, path: string, schema: v.GenericSchema<unknown,
   }
   const result = v.safeParse(schema, raw);
   if (result.success) return result.output;
-  const issue = result.issues[0];
-  return refuse(`The recording is wrong at ${path} ${v.getDotPath(issue) ?? ''}: ${issue.message}.`);
+  return refuse(
+    `In the recording, ${issueWords(result.issues, (name) => recordingPlace(`${path}/${name}`))}.`,
+  );
 }
 
 function channelAt(group: Group, path: string, pings: number): Channel {
@@ -331,10 +342,10 @@ function channelAt(group: Group, path: string, pings: number): Channel {
   const sampleCount = levels.metadata.shape![1]!;
   if (!(sampleCount >= 2 && sampleCount <= MOST_SAMPLES))
     refuse(
-      `In the recording ${path}/backscatter_r has ${sampleCount} samples a ping; 2 to ${MOST_SAMPLES} are possible.`,
+      `In the recording, ${recordingPlace(path)} has ${sampleCount} levels a ping. It can have 2 to ${MOST_SAMPLES}.`,
     );
   if (pings * sampleCount > MOST_LEVELS)
-    refuse(`In the recording ${path}/backscatter_r holds more than ${MOST_LEVELS / 1e6} million levels.`);
+    refuse(`In the recording, ${recordingPlace(path)} has more than ${MOST_LEVELS / 1e6} million levels.`);
   const calibrated = group.get('source_level') !== null;
   return {
     id: words.channel_id,
@@ -370,16 +381,17 @@ function channelAt(group: Group, path: string, pings: number): Channel {
  * Reads a recording from an open HDF5 file, whole or not at all. Kinds, shapes and counts are looked at before any values are.
  * @throws RecordingProblem with one plain sentence
  */
-export function readRecording(file: File): Recording {
-  const words = wordsOf(file, 'its top', FileWords);
+export function readRecordingFile(file: File): Recording {
+  const words = wordsOf(file, '', FileWords);
   const platform = groupAt(file, 'Platform', '/Platform');
   const timeSet = dataAt(platform, 'ping_time', '/Platform', [null]);
   const pings = timeSet.metadata.shape![0]!;
   if (!(pings >= 1 && pings <= MOST_PINGS))
-    refuse(`The recording has ${pings} pings; 1 to ${MOST_PINGS} are possible.`);
+    refuse(`The recording has ${pings} pings. It can have 1 to ${MOST_PINGS}.`);
   const timeS = held(timeSet, '/Platform/ping_time', 0, 1e7, doubles);
   for (let p = 1; p < pings; p++)
-    if (!(timeS[p]! > timeS[p - 1]!)) refuse(`In the recording /Platform/ping_time does not rise at ${p}.`);
+    if (!(timeS[p]! > timeS[p - 1]!))
+      refuse(`In the recording, ping ${p + 1} is earlier than the one before it.`);
   const at = (name: string, low: number, high: number): Float64Array<ArrayBuffer> =>
     held(dataAt(platform, name, '/Platform', [pings]), `/Platform/${name}`, low, high, doubles);
   const latitude = at('latitude', -90, 90);
@@ -399,8 +411,8 @@ export function readRecording(file: File): Recording {
   const sonar = groupAt(file, 'Sonar', '/Sonar');
   const names = sonar.keys().filter((name) => /^Beam_group\d+$/.test(name));
   if (!(names.length >= 1 && names.length <= MOST_CHANNELS))
-    refuse(`The recording has ${names.length} beams; 1 to ${MOST_CHANNELS} are possible.`);
-  return {
+    refuse(`The recording has ${names.length} beams. It can have 1 to ${MOST_CHANNELS}.`);
+  const stretch: Stretch = {
     version: words.recording_version,
     title: words.title,
     pingRate: words.ping_rate,
@@ -408,4 +420,5 @@ export function readRecording(file: File): Recording {
     navigation: { timeS, eastM, northM, ...boat },
     channels: names.map((name) => channelAt(groupAt(sonar, name, `/Sonar/${name}`), `/Sonar/${name}`, pings)),
   };
+  return recordingOf([stretch], words.time_coverage_start);
 }

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
-import { BriefSchema } from '@/core/advice';
+import { PassSourceSchema } from '@/core/bench/passSource';
 import { SettingsSchema } from '@/core/picture';
+import { RigSchema } from '@/core/rig';
 
 const finite = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -22,7 +23,7 @@ export const KeptMarkSchema = v.object({
 });
 export type KeptMark = v.InferOutput<typeof KeptMarkSchema>;
 
-/** One kept pass: what was set, what was seen, what it was taken for. */
+/** One kept pass: all it was made with, what was seen, what it was taken for. */
 export const EntrySchema = v.object({
   id: v.pipe(v.string(), v.minLength(1), v.maxLength(64)),
   /** When it was kept, ISO 8601 in UTC. */
@@ -31,8 +32,9 @@ export const EntrySchema = v.object({
   /** The user's own reading of the pass, in their words. */
   call: v.pipe(v.string(), v.maxLength(200)),
   note: v.pipe(v.string(), v.maxLength(4000)),
-  seed: v.pipe(finite(0, 4294967295), v.integer()),
-  brief: BriefSchema,
+  source: PassSourceSchema,
+  /** The boat it was made on; null in entries from before boats were kept with them. */
+  rig: v.nullable(RigSchema),
   settings: SettingsSchema,
   marks: v.pipe(v.array(KeptMarkSchema), v.maxLength(2000)),
 });
@@ -41,14 +43,47 @@ export type Entry = v.InferOutput<typeof EntrySchema>;
 /** Most entries a log holds. */
 export const MOST_ENTRIES = 10_000;
 
-export const LogSchema = v.pipe(v.array(EntrySchema), v.maxLength(MOST_ENTRIES));
+/** Newest first; of one moment by id, so that the order is the same everywhere. */
+const newestFirst = (a: Entry, b: Entry): number =>
+  a.keptAt < b.keptAt ? 1 : a.keptAt > b.keptAt ? -1 : a.id < b.id ? 1 : a.id > b.id ? -1 : 0;
 
-/** A log with an entry put in, newest first; one of the same id is replaced. */
-export const withEntry = (log: readonly Entry[], entry: Entry): Entry[] =>
-  [entry, ...log.filter((e) => e.id !== entry.id)].sort((a, b) => (a.keptAt < b.keptAt ? 1 : -1));
+/** A log with entries put in, newest first; those of an id it has take its place. One sort, however many. */
+export function withEntries(log: readonly Entry[], more: readonly Entry[]): Entry[] {
+  const byId = new Map(log.map((entry) => [entry.id, entry]));
+  for (const entry of more) byId.set(entry.id, entry);
+  return [...byId.values()].sort(newestFirst);
+}
 
 export const withoutEntry = (log: readonly Entry[], id: string): Entry[] => log.filter((e) => e.id !== id);
 
-/** A log with another's entries added; what both have is taken from the other. */
-export const mergeLogs = (log: readonly Entry[], other: readonly Entry[]): Entry[] =>
-  other.reduce<Entry[]>((all, entry) => withEntry(all, entry), [...log]);
+/** What another log would bring: entries that are new, how many are there already, and those both have with other words. */
+export interface LogComparison {
+  fresh: Entry[];
+  same: number;
+  conflicts: { mine: Entry; theirs: Entry }[];
+}
+
+/** Holds another log against this one; nothing is changed. */
+export function compareLogs(log: readonly Entry[], other: readonly Entry[]): LogComparison {
+  const { compare, comparison } = logComparer(log);
+  other.forEach(compare);
+  return comparison;
+}
+
+/** The same, an entry at a time: what has been compared so far stands in `comparison`. */
+export function logComparer(log: readonly Entry[]): {
+  compare: (theirs: Entry) => void;
+  comparison: LogComparison;
+} {
+  const byId = new Map(log.map((entry) => [entry.id, entry]));
+  const comparison: LogComparison = { fresh: [], same: 0, conflicts: [] };
+  return {
+    comparison,
+    compare: (theirs) => {
+      const mine = byId.get(theirs.id);
+      if (!mine) comparison.fresh.push(theirs);
+      else if (JSON.stringify(mine) === JSON.stringify(theirs)) comparison.same++;
+      else comparison.conflicts.push({ mine, theirs });
+    },
+  };
+}

@@ -1,12 +1,13 @@
 export {
+  compareLogs,
+  logComparer,
   EntrySchema,
   KeptMarkSchema,
-  LogSchema,
-  mergeLogs,
   MOST_ENTRIES,
-  withEntry,
+  withEntries,
   withoutEntry,
   type Entry,
   type KeptMark,
+  type LogComparison,
 } from './entry';
 export { keptMark } from './keep';

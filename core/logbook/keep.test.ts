@@ -15,7 +15,7 @@ it('a kept mark lies where the fish is, wherever the antenna stands and the boat
     positions: { ...GENERIC_RIG.positions, antenna: { x: 4, y: -1.5 } },
   };
   const [durationS, pingRate] = [24, 12];
-  const track = layTrack({ legs: idlePass(1.5, durationS), pingRate, windMps: 0 }, random.fork('waves'));
+  const track = layTrack({ sections: idlePass(1.5, durationS), pingRate, windMps: 0 }, random.fork('waves'));
   // The same way, to the north.
   const north = {
     ...track,

@@ -1,6 +1,6 @@
 import { placeFrom } from '@/core/maths';
 import type { Finding } from '@/core/reading';
-import type { Recording } from '@/core/recording';
+import type { Stretch } from '@/core/recording';
 import type { BoatPlace } from '@/core/rig';
 import type { KeptMark } from './entry';
 
@@ -10,10 +10,10 @@ import type { KeptMark } from './entry';
  */
 export function keptMark(
   finding: Finding,
-  recording: Pick<Recording, 'origin' | 'navigation'>,
+  stretch: Pick<Stretch, 'origin' | 'navigation'>,
   antenna: BoatPlace,
 ): KeptMark {
-  const { timeS, eastM, northM, headingRad } = recording.navigation;
+  const { timeS, eastM, northM, headingRad } = stretch.navigation;
   let ping = finding.fromPing;
   while (ping < finding.toPing && timeS[ping]! < finding.timeS) ping++;
   const ahead = Math.cos(headingRad[ping]!);
@@ -27,7 +27,7 @@ export function keptMark(
     confidence: finding.confidence,
     timeS: finding.timeS,
     ...placeFrom(
-      recording.origin,
+      stretch.origin,
       eastM[ping]! - antenna.x * ahead + antenna.y * aside,
       northM[ping]! - antenna.x * aside - antenna.y * ahead,
     ),

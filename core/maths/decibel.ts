@@ -10,3 +10,10 @@ export function sumDb(levels: readonly number[]): number {
   for (const level of levels) power += fromDb(level);
   return toDb(power);
 }
+
+/** Pressure ratio → decibels. Zero or less gives −Infinity. */
+export const amplitudeToDb = (amplitude: number): number =>
+  amplitude > 0 ? 20 * Math.log10(amplitude) : -Infinity;
+
+/** Decibels → pressure ratio. */
+export const amplitudeFromDb = (db: number): number => Math.pow(10, db / 20);

@@ -1,8 +1,10 @@
-export { toDb, fromDb, sumDb } from './decibel';
+export { amplitudeFromDb, amplitudeToDb, fromDb, sumDb, toDb } from './decibel';
+export { isGap } from './gaps';
+export { lineFit, type LineFit } from './lineFit';
 export { seededRandom, type Random } from './random';
 export { besselJ1 } from './bessel';
 export { bisectFalling } from './bisect';
-export { clamp, logistic, median, medianInPlace, selectInPlace } from './statistics';
+export { clamp, logistic, median, medianInPlace, selectInPlace, softmax } from './statistics';
 export { distanceM, offsetFrom, placeFrom, type Position } from './position';
 export { strongestLogMean, strongestMean, strongestQuantile } from './strongestOf';
 export { powersToDb } from './powersToDb';

@@ -37,3 +37,11 @@ export const clamp = (value: number, low: number, high: number): number =>
 
 /** Logistic function, 0…1. */
 export const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
+
+/** Shares that add up to 1 from logarithms of weights, whatever their size. An empty list gives an empty one. */
+export function softmax(logs: readonly number[]): number[] {
+  const most = Math.max(...logs);
+  const weights = logs.map((log) => Math.exp(log - most));
+  const sum = weights.reduce((a, b) => a + b, 0);
+  return weights.map((w) => w / sum);
+}

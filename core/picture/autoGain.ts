@@ -1,4 +1,4 @@
-import { selectInPlace } from '@/core/maths';
+import { isGap, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { PALETTE_BOTTOM_DB } from './settings';
 
@@ -37,7 +37,7 @@ export function autoGain(
     const wanted = PALETTE_BOTTOM_DB - NOISE_UNDER_DB - noise;
     const dt = p > 0 ? timeS[p]! - timeS[p - 1]! : Infinity;
     const share = 1 - Math.exp(-dt / FOLLOW_S);
-    followed = followed === followed ? followed + (wanted - followed) * share : wanted;
+    followed = !isGap(followed) ? followed + (wanted - followed) * share : wanted;
     gain[p] = followed;
   }
   return gain;

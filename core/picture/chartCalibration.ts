@@ -1,8 +1,4 @@
-/** A number on the user's unit, and the seconds a mark then took across the whole screen. */
-export interface ChartTiming {
-  shown: number;
-  acrossS: number;
-}
+import type { ChartTiming } from '@/core/rig';
 
 /** Columns a second by the number the unit shows. */
 export interface ChartCalibration {

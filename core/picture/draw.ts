@@ -1,4 +1,12 @@
-import { channelOf, type Channel, type Recording } from '@/core/recording';
+import {
+  channelOf,
+  navigationOf,
+  withoutGain,
+  type Channel,
+  type Navigation,
+  type Recording,
+  type Stretch,
+} from '@/core/recording';
 import { autoGain } from './autoGain';
 import { colourScale, type ColourScale } from './colourScale';
 import { chartPosition, columnPings, type Columns } from './columns';
@@ -8,7 +16,7 @@ import type { Settings } from './settings';
 import { dropSpecks } from './specks';
 import { sampleGain } from './strength';
 import { unitBed } from './unitBed';
-import { windowOf, type Window } from './window';
+import { windowOf, windowSpan, type Window } from './window';
 
 /** A drawn picture at the unit's own rows and columns. */
 export interface Picture {
@@ -40,7 +48,7 @@ interface Bed {
   bedM: Float32Array;
 }
 
-/** What a draughtsman keeps between pictures, so that drawing again costs little. Keyed by channel. */
+/** What a draughtsman keeps between pictures, so that drawing again costs little. Keyed by stretch and channel. */
 export interface Desk {
   filtered: Map<string, Filtered>;
   beds: Map<string, Bed>;
@@ -55,11 +63,11 @@ export const newDesk = (): Desk => ({
   drawn: new Uint8Array(0),
 });
 
-function bedFor(desk: Desk, channel: Channel, lookNoDeeperM: number | null): Float32Array {
-  const held = desk.beds.get(channel.id);
+function bedFor(desk: Desk, key: string, channel: Channel, lookNoDeeperM: number | null): Float32Array {
+  const held = desk.beds.get(key);
   if (held?.channel === channel && held.lookNoDeeperM === lookNoDeeperM) return held.bedM;
   const bedM = unitBed(channel, lookNoDeeperM);
-  desk.beds.set(channel.id, { channel, lookNoDeeperM, bedM });
+  desk.beds.set(key, { channel, lookNoDeeperM, bedM });
   return bedM;
 }
 
@@ -133,7 +141,9 @@ function cellsInto(
 
 /** All that drawing one channel's steps needs. */
 interface Sheet {
-  recording: Recording;
+  /** Where the desk keeps what belongs to it. */
+  key: string;
+  navigation: Navigation;
   channel: Channel;
   settings: Settings;
   rows: number;
@@ -144,18 +154,17 @@ interface Sheet {
 }
 
 /** A channel's steps, column by column, and its newest ping's. */
-function stepsOf({ recording, channel, settings, rows, columns, window, bedM, desk }: Sheet): {
+function stepsOf({ key, navigation, channel, settings, rows, columns, window, bedM, desk }: Sheet): {
   steps: Uint16Array;
   live: Uint16Array;
   scale: ColourScale;
 } {
-  const filtered = filteredLevels(channel, settings, desk.filtered.get(channel.id) ?? null);
-  desk.filtered.set(channel.id, filtered);
+  const filtered = filteredLevels(channel, settings, desk.filtered.get(key) ?? null);
+  desk.filtered.set(key, filtered);
   const { level } = filtered;
   const gain = sampleGain(channel, settings);
   const scale = colourScale(channel, settings, level, gain);
-  const auto =
-    settings.gainMode === 'auto' ? autoGain(channel, level, gain, bedM, recording.navigation.timeS) : null;
+  const auto = settings.gainMode === 'auto' ? autoGain(channel, level, gain, bedM, navigation.timeS) : null;
   const n = channel.sampleCount;
   const ink: Ink = {
     perDb: scale.stepsPerDb,
@@ -265,12 +274,93 @@ function colour(
   return pixels;
 }
 
+/** One stretch's part of a picture: its own columns filled, the others left empty. */
+interface Part {
+  steps: Uint16Array;
+  live: Uint16Array;
+  scale: ColourScale;
+  window: Window;
+  bedByPing: Float32Array;
+  columns: Columns;
+}
+
+/** The columns that show a stretch's pings, counted from its first; of a column over a change of stretch the later part. */
+function columnsWithin({ from, to, ...rest }: Columns, first: number, count: number): Columns {
+  const ownFrom = new Int32Array(from.length).fill(-1);
+  const ownTo = new Int32Array(to.length).fill(-1);
+  for (let c = 0; c < to.length; c++) {
+    const last = to[c]! - first;
+    if (to[c]! < 0 || last < 0 || last >= count) continue;
+    ownTo[c] = last;
+    ownFrom[c] = Math.max(0, from[c]! - first);
+  }
+  return { from: ownFrom, to: ownTo, ...rest };
+}
+
+function drawStretch(
+  stretch: Stretch,
+  index: number,
+  settings: Settings,
+  rows: number,
+  columns: Columns,
+  desk: Desk,
+): Part {
+  const channel = withoutGain(channelOf(stretch, settings.faceId));
+  const key = `${index}:${channel.id}`;
+  const bedByPing = bedFor(desk, key, channel, settings.lookNoDeeperM);
+  const window = windowOf(settings, bedByPing);
+  const sheet = {
+    key,
+    navigation: stretch.navigation,
+    channel,
+    settings,
+    rows,
+    columns,
+    window,
+    bedM: bedByPing,
+    desk,
+  };
+  const { steps, live, scale } = stepsOf(sheet);
+  if (settings.blend) {
+    const other = withoutGain(channelOf(stretch, settings.blend.faceId));
+    const second = stepsOf({ ...sheet, key: `${index}:${other.id}`, channel: other });
+    const share = settings.blend.share;
+    for (let i = 0; i < steps.length; i++)
+      steps[i] = (steps[i]! * (1 - share) + second.steps[i]! * share + 0.5) | 0;
+    for (let r = 0; r < rows; r++) live[r] = (live[r]! * (1 - share) + second.live[r]! * share + 0.5) | 0;
+  }
+  return { steps, live, scale, window, bedByPing, columns };
+}
+
+/** Parts of a picture laid into one; those with no column in it are left out. */
+function drawParts(
+  { stretches }: Recording,
+  settings: Settings,
+  rows: number,
+  columns: Columns,
+  desk: Desk,
+): Part[] {
+  if (stretches.length === 1) return [drawStretch(stretches[0]!, 0, settings, rows, columns, desk)];
+  const parts: Part[] = [];
+  let first = 0;
+  stretches.forEach((stretch, index) => {
+    const own = columnsWithin(columns, first, stretch.navigation.timeS.length);
+    first += stretch.navigation.timeS.length;
+    const shown = own.to.some((ping) => ping >= 0);
+    // A beam that was not recorded in a stretch leaves its columns empty.
+    if (shown && stretch.channels.some((c) => c.id === settings.faceId))
+      parts.push(drawStretch(stretch, index, settings, rows, own, desk));
+  });
+  return parts;
+}
+
 /**
- * Draws the pings of one channel as a unit does: filters from ping to ping (other sounders, noise rejection, averaging),
+ * Draws the pings of one beam as a unit does: filters from ping to ping (other sounders, noise rejection, averaging),
  * TVG with tail-off and top water, gain by hand or auto, columns and rows that keep the strongest of what falls in a cell,
- * first colour, colour spread and contrast, specks, blend with a second channel, palette.
+ * first colour, colour spread and contrast, specks, blend with a second channel, palette. Stretches stand side by side, each
+ * drawn by what it was made with.
  * @param nowS time at the right edge, s into the recording
- * @throws RangeError for a screen beyond 1…4096 pixels a side or a channel the recording lacks
+ * @throws RangeError for a screen beyond 1…4096 pixels a side or a channel no stretch has
  */
 export function drawPicture(
   recording: Recording,
@@ -282,38 +372,41 @@ export function drawPicture(
   const { rows, columns: count } = screen;
   if (!(rows >= 1 && rows <= 4096 && count >= 1 && count <= 4096))
     throw new RangeError(`picture: rows and columns must be 1 to 4096, got ${rows} × ${count}`);
-  const channel = channelOf(recording, settings.faceId);
-  const bedByPing = bedFor(desk, channel, settings.lookNoDeeperM);
-  const window = windowOf(settings, bedByPing);
-  const rowM = window.spanM / rows;
+  const { stretches } = recording;
+  if (!stretches.some(({ channels }) => channels.some((c) => c.id === settings.faceId)))
+    throw new RangeError(`recording: no channel named ${settings.faceId}`);
+  const spanM = windowSpan(settings);
+  const rowM = spanM / rows;
+  const navigation = navigationOf(recording);
   const columns = columnPings(
-    recording.navigation.timeS,
-    chartPosition(recording.navigation, settings.chartSpeed, settings.chartSync ? rowM : null),
+    navigation.timeS,
+    chartPosition(navigation, settings.chartSpeed, settings.chartSync ? rowM : null),
     nowS,
     count,
   );
-  const sheet = { recording, channel, settings, rows, columns, window, bedM: bedByPing, desk };
-  const { steps, live, scale } = stepsOf(sheet);
-  if (settings.blend) {
-    const other = channelOf(recording, settings.blend.faceId);
-    const second = stepsOf({ ...sheet, channel: other });
-    const share = settings.blend.share;
-    for (let i = 0; i < steps.length; i++)
-      steps[i] = (steps[i]! * (1 - share) + second.steps[i]! * share + 0.5) | 0;
-    for (let r = 0; r < rows; r++) live[r] = (live[r]! * (1 - share) + second.live[r]! * share + 0.5) | 0;
-  }
+  const parts = drawParts(recording, settings, rows, columns, desk);
 
-  const topM = new Float32Array(count);
+  const topM = new Float32Array(count).fill(settings.topM);
   const bedM = new Float32Array(count).fill(NaN);
   const bedRow = new Int32Array(count).fill(rows);
+  const [newest] = parts.slice(-1);
+  const steps = parts.length === 1 ? parts[0]!.steps : new Uint16Array(count * rows);
   let columnsFilled = 0;
-  for (let c = 0; c < count; c++) {
-    const ping = columns.to[c]!;
-    topM[c] = window.topM.length === 1 ? window.topM[0]! : window.topM[Math.max(0, ping)]!;
-    if (ping < 0) continue;
-    columnsFilled++;
-    bedM[c] = bedByPing[ping]!;
-    if (bedM[c]! > 0) bedRow[c] = Math.max(0, Math.min(rows, Math.ceil((bedM[c]! - topM[c]!) / rowM)));
+  for (const part of parts) {
+    const { window, columns: own } = part;
+    const steady = window.topM.length === 1;
+    for (let c = 0; c < count; c++) {
+      const ping = own.to[c]!;
+      if (ping < 0) {
+        if (parts.length === 1) topM[c] = window.topM[0]!;
+        continue;
+      }
+      columnsFilled++;
+      topM[c] = steady ? window.topM[0]! : window.topM[ping]!;
+      bedM[c] = part.bedByPing[ping]!;
+      if (bedM[c]! > 0) bedRow[c] = Math.max(0, Math.min(rows, Math.ceil((bedM[c]! - topM[c]!) / rowM)));
+      if (parts.length > 1) steps.set(part.steps.subarray(c * rows, (c + 1) * rows), c * rows);
+    }
   }
   let palette = desk.palettes.get(settings.palette);
   if (!palette) desk.palettes.set(settings.palette, (palette = paletteTable(settings.palette)));
@@ -323,8 +416,8 @@ export function drawPicture(
     columns: count,
     pixels,
     steps,
-    liveColumn: live,
-    scale,
+    liveColumn: newest?.live ?? new Uint16Array(rows),
+    scale: newest?.scale ?? emptyScale(recording, settings),
     rowM,
     topM,
     bedM,
@@ -332,4 +425,11 @@ export function drawPicture(
     nowS,
     columnsFilled,
   };
+}
+
+/** What the steps would stand for where nothing is drawn yet. */
+function emptyScale({ stretches }: Recording, settings: Settings): ColourScale {
+  const stretch = stretches.find(({ channels }) => channels.some((c) => c.id === settings.faceId))!;
+  const channel = withoutGain(channelOf(stretch, settings.faceId));
+  return colourScale(channel, settings, channel.levelDb, sampleGain(channel, settings));
 }

@@ -3,16 +3,23 @@ export {
   BED_RAMP_AT,
   PALETTE_NAMES,
   PALETTE_STEPS,
+  coloursOf,
   paletteColours,
   PALETTES,
   paletteTable,
+  LIGHTS,
+  palettesFor,
+  type Light,
+  type PaletteColours,
   type PaletteName,
+  type PictureKind,
 } from './palette';
 export {
+  ownSettings,
   PALETTE_BOTTOM_DB,
   PLAIN_SETTINGS,
+  SETTINGS_ENTRIES,
   SettingsSchema,
-  SOUNDING_SETTINGS,
   TVG_LAWS,
   type Settings,
 } from './settings';
@@ -21,20 +28,20 @@ export { averagePings, dropLonePings, filteredLevels } from './pingFilters';
 export { autoGain } from './autoGain';
 export { unitBed } from './unitBed';
 export { chartPosition, columnPings, pingAt, timeOfColumn, type Columns } from './columns';
-export { windowOf, windowSpan } from './window';
+export { lockedSpan, windowOf, windowSpan } from './window';
 export { colourScale, levelOf, stepOf, type ColourScale } from './colourScale';
 export { drawPicture, newDesk, type Desk, type Picture } from './draw';
+export { fromUnit, toUnit, UNIT_CONTROLS, type UnitControl } from './unitScale';
 export {
-  CONTROL_RANGE,
-  fromUnit,
-  toUnit,
-  UNIT_CONTROLS,
-  UnitScaleSchema,
-  type UnitControl,
-  type UnitProfile,
-  type UnitScale,
-} from './unitProfile';
-export { blobs, openWater, type Blob } from './openWater';
+  CONTROL_NAMES,
+  CONTROLS,
+  HELD_CONTROLS,
+  type ControlMeasure,
+  type ControlName,
+  type HeldControl,
+  type NumberControl,
+} from './controls';
+export { blobs, openWater, type Blob } from './judge/openWater';
 export {
   bedColours,
   bedSteps,
@@ -47,18 +54,27 @@ export {
   shareBelowBed,
   speckleShare,
   targetMargin,
-  type Clarity,
   type MarkPlace,
-} from './meters';
-export { findFaults, type Fault, type FaultName } from './faults';
+} from './judge/meters';
+export { findFaults, type Fault, type FaultName } from './judge/faults';
 export {
-  paletteLab,
+  labTable,
   see,
+  LEAST_MARK_ARCMIN2,
   sightScore,
   viewing,
   type SeenMark,
   type Sight,
   type SightFor,
   type Viewing,
-} from './eye';
-export { calibrateChart, type ChartCalibration, type ChartTiming } from './chartCalibration';
+} from './judge/eye';
+export { calibrateChart, type ChartCalibration } from './chartCalibration';
+export {
+  EYE_CHECK_CELLS,
+  eyeCheckPicture,
+  eyeCheckResult,
+  eyeCheckTrials,
+  type EyeAnswer,
+  type EyeCheckResult,
+  type EyeTrial,
+} from './judge/eyeCheck';

@@ -3,41 +3,90 @@ import { labOf, rgbOf, rgbOfHex, type Rgb } from './lab';
 /** Steps from the weakest echo drawn to the strongest. */
 export const PALETTE_STEPS = 256;
 
-export type PaletteName = 'ink' | 'moss' | 'graphite';
+/** The lights a screen is looked at in. */
+export const LIGHTS = ['day', 'dusk', 'night'] as const;
+export type Light = (typeof LIGHTS)[number];
+
+/** The two kinds of picture: of a cone, and of an imaging slice. */
+export type PictureKind = 'cone' | 'slice';
+
+export type PaletteName = 'ink' | 'pencil' | 'moss' | 'graphite' | 'ember' | 'rose';
 
 interface PaletteRecipe {
   /** Name on screen. */
   label: string;
+  /** The light it is made for, and the kind of picture it is drawn in there until the user chooses. */
+  light: Light;
+  kind: PictureKind;
   /** Where no echo is drawn. */
   ground: string;
-  /** Weak to strong; lightness runs one way so that rank survives sun, grey print and colour blindness. */
+  /**
+   * Weak to strong. The first stands off the ground at once; lightness runs one way, so that rank survives sun, grey print and
+   * colour blindness (the stops were sought for that: docs/decisions.md).
+   */
   stops: readonly string[];
-  /** The same for what lies below the first bed echo: another hue, so that a fish on the bed stands out from it. */
+  /** The same for what lies below the first bed echo: violet-grey, so that a fish on the bed stands out from it. */
   bedStops: readonly string[];
 }
 
 export const PALETTES: Record<PaletteName, PaletteRecipe> = {
   ink: {
     label: 'Ink on paper',
-    ground: '#f6f1e4',
-    stops: ['#d9dcc3', '#9fc0ab', '#5a9490', '#2c5f73', '#1d3350', '#120f1c'],
-    bedStops: ['#e6d3bd', '#d0a98a', '#a97a5c', '#7a4d3a', '#4a2a22', '#1c0f0d'],
+    light: 'day',
+    kind: 'cone',
+    ground: '#fffdf8',
+    stops: ['#337a75', '#395172', '#22244b', '#000000'],
+    bedStops: ['#907294', '#694a6f', '#3e2845', '#140a18'],
+  },
+  pencil: {
+    label: 'Pencil on paper',
+    light: 'day',
+    kind: 'slice',
+    ground: '#fffdf8',
+    stops: ['#787257', '#48504c', '#182931', '#040000'],
+    bedStops: ['#8e7298', '#674a72', '#3e2845', '#140a18'],
   },
   moss: {
-    label: 'Moss on dark',
-    ground: '#0d1614',
-    stops: ['#1d3a34', '#2f5f4b', '#5a8a55', '#9fb06b', '#dccf9b', '#fbf6e6'],
-    bedStops: ['#2b2740', '#4a3f63', '#75628a', '#a58cae', '#d4bfd2', '#f7f0f5'],
+    label: 'Moss at dusk',
+    light: 'dusk',
+    kind: 'cone',
+    ground: '#0a100d',
+    stops: ['#508a6b', '#869d5f', '#c1d79f', '#f8e7d7'],
+    bedStops: ['#896d92', '#b496bd', '#d5c0d9', '#eee6ec'],
   },
   graphite: {
-    label: 'Graphite',
-    ground: '#14140f',
-    stops: ['#2e2e2a', '#595751', '#8a8780', '#bcb9b1', '#f3f1ea'],
-    bedStops: ['#25303a', '#465866', '#73899a', '#a9bac7', '#e6eef3'],
+    label: 'Lichen at dusk',
+    light: 'dusk',
+    kind: 'slice',
+    ground: '#0e0e0d',
+    stops: ['#86779c', '#7c988e', '#a8d2a8', '#ededed'],
+    bedStops: ['#985a9c', '#b98cc0', '#d6bcdd', '#ece6f0'],
+  },
+  ember: {
+    label: 'Ember at night',
+    light: 'night',
+    kind: 'cone',
+    ground: '#0a0202',
+    stops: ['#cd6b40', '#f0745a', '#ef8774', '#f29b92'],
+    bedStops: ['#ac668e', '#c47aa0', '#d18da8', '#d99eab'],
+  },
+  rose: {
+    label: 'Rose at night',
+    light: 'night',
+    kind: 'slice',
+    ground: '#0a0202',
+    stops: ['#a7707e', '#bc7673', '#da7c70', '#ed9e8a'],
+    bedStops: ['#9a6d9b', '#b381aa', '#c591af', '#d5a0af'],
   },
 };
 
 export const PALETTE_NAMES = Object.keys(PALETTES) as PaletteName[];
+
+/** The palettes of a light, the one a kind of picture has by default first. */
+export const palettesFor = (light: Light, kind: PictureKind): PaletteName[] =>
+  PALETTE_NAMES.filter((name) => PALETTES[name].light === light).sort(
+    (a, b) => Number(PALETTES[b].kind === kind) - Number(PALETTES[a].kind === kind),
+  );
 
 /** Colours of a palette ready to write into RGBA pixels. */
 export interface PaletteTable {
@@ -67,15 +116,23 @@ function blended(stopsHex: readonly string[]): Rgb[] {
   return steps;
 }
 
-/** The colours of a palette: the ground, weak to strong, and the same below the bed. */
-export function paletteColours(name: PaletteName): { ground: Rgb; steps: Rgb[]; bedSteps: Rgb[] } {
-  const recipe = PALETTES[name];
+/** A palette's colours: the ground, weak to strong, and the same below the bed. */
+export interface PaletteColours {
+  ground: Rgb;
+  steps: Rgb[];
+  bedSteps: Rgb[];
+}
+
+/** The colours of a palette's ground and stops. */
+export function coloursOf(recipe: Pick<PaletteRecipe, 'ground' | 'stops' | 'bedStops'>): PaletteColours {
   return {
     ground: rgbOfHex(recipe.ground),
     steps: blended(recipe.stops),
     bedSteps: blended(recipe.bedStops),
   };
 }
+
+export const paletteColours = (name: PaletteName): PaletteColours => coloursOf(PALETTES[name]);
 
 /** The table a picture is drawn with. */
 export function paletteTable(name: PaletteName): PaletteTable {

@@ -1,3 +1,4 @@
+import { powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { Settings } from './settings';
 
@@ -35,13 +36,6 @@ export function dropLonePings(
   }
 }
 
-/** Powers of levels from −300 to 300 dB in steps fine enough for a hundredth of a decibel. */
-const POWER_STEPS_PER_DB = 64;
-const LOWEST_DB = -300;
-const POWERS = Float64Array.from({ length: 600 * POWER_STEPS_PER_DB + 1 }, (_, i) =>
-  Math.pow(10, (LOWEST_DB + (i + 0.5) / POWER_STEPS_PER_DB) / 10),
-);
-
 /** Mean power of `count` pings ending with each, back as levels, to 0.01 dB. @param out not `level` itself */
 export function averagePings(
   level: Float32Array,
@@ -51,8 +45,7 @@ export function averagePings(
   out: Float32Array,
 ): void {
   const { log, min, max } = Math;
-  const powers = POWERS;
-  const [lowest, perDb] = [LOWEST_DB, POWER_STEPS_PER_DB];
+  const powerFrom = powerOf;
   const toDb = 10 / Math.LN10;
   const power = new Float64Array(sampleCount);
   const ring = new Float64Array(sampleCount * count);
@@ -61,7 +54,7 @@ export function averagePings(
     const slot = (p % count) * sampleCount;
     const held = 1 / min(count, p + 1);
     for (let j = 0; j < sampleCount; j++) {
-      const fresh = powers[((level[row + j]! - lowest) * perDb) | 0] ?? 0;
+      const fresh = powerFrom(level[row + j]!);
       const sum = power[j]! + fresh - ring[slot + j]!;
       power[j] = sum;
       ring[slot + j] = fresh;

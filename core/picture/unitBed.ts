@@ -1,3 +1,4 @@
+import { amplitudeToDb } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 
 /** Water at the top the unit never takes for the bed, m. */
@@ -29,7 +30,7 @@ export function unitBed(channel: Channel, lookNoDeeperM: number | null): Float32
   const gain = new Float32Array(n);
   for (let j = 0; j < n; j++) {
     const range = Math.max(step, firstRangeM + j * step);
-    gain[j] = 20 * Math.log10(range) + 2 * (calibration?.absorptionDbPerM ?? 0) * range;
+    gain[j] = amplitudeToDb(range) + 2 * (calibration?.absorptionDbPerM ?? 0) * range;
   }
   const { floor, max } = Math;
   let before = -1;

@@ -10,10 +10,12 @@ export interface Window {
   topM: Float32Array;
 }
 
+/** Height of a window locked to the bed that shows `bedLockM` over it, m. */
+export const lockedSpan = (bedLockM: number): number => bedLockM * (1 + UNDER_BED);
+
 /** Height of the window in metres, whatever it hangs on. */
 export function windowSpan(settings: Pick<Settings, 'topM' | 'rangeM' | 'zoom' | 'bedLockM'>): number {
-  const whole =
-    settings.bedLockM === null ? settings.rangeM - settings.topM : settings.bedLockM * (1 + UNDER_BED);
+  const whole = settings.bedLockM === null ? settings.rangeM - settings.topM : lockedSpan(settings.bedLockM);
   return whole / settings.zoom;
 }
 

@@ -1,40 +1,42 @@
 export type {
-  BedLine,
   CloudFinding,
   CoverClass,
   CoverFinding,
   Finding,
   FishFinding,
   MarkShape,
-  Reading,
   Reason,
   Rival,
   SizeReading,
-} from './findings';
+} from './finding';
+export type { BedLine } from './bed/bedLine';
+export type { Reading } from './reading';
 export { readChannel } from './readChannel';
+export { readRecording } from './across/readRecording';
 export {
   BEGIN_DB,
   FEW_STAND_OUT_DB,
   FEWEST_PINGS,
   GAP_PINGS,
   GO_ON_DB,
-  LEAST_PIECE,
+  LEAST_TRACK,
   LONG_PINGS,
+  LOST_S,
   markEvidence,
   shapeOfLegs,
   USUAL_PINGS,
-} from './mark';
-export { trackBed } from './bedLine';
-export { fitCrossing, type Crossing } from './crossing';
-export { bedHardness, firstEchoDb, type BedStretch } from './hardness';
-export { bedShape, type BedShape } from './bedShape';
-export { type NamedEcho, type NotFish } from './notFish';
-export { findLayers, type Layer } from './layers';
-export { beamStrength, type Strength } from './strength';
-export { workingChannel } from './workingChannel';
-export { COVER_CLASSES } from './findings';
-export { findStructure, type Structure } from './structure';
-export { type LureAnswer, type LureTrack } from './lure';
-export { findMissingLeg, type MissingLeg } from './missingLeg';
-export { readTogether, type Together } from './twoChannels';
-export { coverProbability } from './coverFinding';
+} from './marks/markRules';
+export { trackBed } from './bed/trackBed';
+export { fitCrossing, type Crossing } from './marks/crossing';
+export { bedHardness, firstEchoDb, type BedPatch } from './bed/hardness';
+export { bedShape, type BedShape } from './bed/bedShape';
+export { type NamedEcho, type NotFish } from './artefacts/notFish';
+export { findLayers, type Layer } from './artefacts/layers';
+export { beamStrength, type Strength } from './marks/beamStrength';
+export { workingChannel } from './levels/workingChannel';
+export { COVER_CLASSES } from './finding';
+export { findStructure, type Structure } from './bed/structure';
+export { type LureAnswer, type LureTrack } from './marks/lure';
+export { findMissingLeg, type MissingLeg } from './marks/missingLeg';
+export { readTogether, type Together } from './across/twoChannels';
+export { coverProbability } from './cover/coverFinding';

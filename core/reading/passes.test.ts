@@ -6,8 +6,8 @@ import {
   type Finding,
   type FishFinding,
 } from '@/core/reading';
-import { stretchesOf } from '@/core/reading/stretches';
-import type { Channel, Recording } from '@/core/recording';
+import { blocksOf } from './across/seam';
+import type { Channel, Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf, type Face, type Rig } from '@/core/rig';
 import { holding, layTrack, makeScene, idlePass, recipeOf, trackOver, type Scene } from '@/core/scene';
 import { simulate, visibleFish } from '@/core/sounder';
@@ -33,7 +33,7 @@ function recorded(
     farM?: number;
     seed?: number;
   } = {},
-): Recording {
+): Stretch {
   const recipe = recipeOf(id);
   return simulate({
     scene: { ...makeScene(id, seed), ...change },
@@ -46,7 +46,7 @@ function recorded(
   });
 }
 
-const readingOf = (recording: Recording) => readChannel(recording, recording.channels[0]!);
+const readingOf = (recording: Stretch) => readChannel(recording, recording.channels[0]!);
 
 describe('clouds', () => {
   it('are told calm from hunted, and hunted ones have larger marks near', () => {
@@ -160,7 +160,7 @@ describe('a tilted beam', () => {
     const pass = (alongRad: number) => {
       const recipe = recipeOf('half-arches');
       const track = layTrack(
-        { legs: idlePass(1.2, 75), pingRate: recipe.pingRate, windMps: 0 },
+        { sections: idlePass(1.2, 75), pingRate: recipe.pingRate, windMps: 0 },
         seededRandom(2),
       );
       const recording = simulate({
@@ -201,7 +201,7 @@ describe('two channels together', () => {
     const wide = cone83.beam.athwartRad > cone200.beam.athwartRad ? cone83 : cone200;
     const narrow = wide === cone83 ? cone200 : cone83;
     const track = layTrack(
-      { legs: idlePass(1.2, 60), pingRate: recipe.pingRate, windMps: 0 },
+      { sections: idlePass(1.2, 60), pingRate: recipe.pingRate, windMps: 0 },
       seededRandom(2),
     );
     const aside = 8 * Math.tan(0.42 * wide.beam.athwartRad);
@@ -237,18 +237,18 @@ describe('two channels together', () => {
 });
 
 describe('a long recording', () => {
-  it('is cut into stretches that own every ping once', () => {
+  it('is cut into blocks that own every ping once', () => {
     for (const pings of [1, 1840, 1841, 5000, 28_800]) {
-      const stretches = stretchesOf(pings);
-      expect(stretches[0]!.from).toBe(0);
-      expect(stretches[stretches.length - 1]!.to).toBe(pings);
-      stretches.forEach((s, i) => {
-        if (i > 0) expect(s.from).toBe(stretches[i - 1]!.to);
+      const blocks = blocksOf(pings);
+      expect(blocks[0]!.from).toBe(0);
+      expect(blocks[blocks.length - 1]!.to).toBe(pings);
+      blocks.forEach((s, i) => {
+        if (i > 0) expect(s.from).toBe(blocks[i - 1]!.to);
         expect(s.first).toBeLessThanOrEqual(s.from);
         expect(s.end).toBeGreaterThanOrEqual(s.to);
       });
     }
-    expect(stretchesOf(0)).toEqual([]);
+    expect(blocksOf(0)).toEqual([]);
   });
 
   it('reads the same marks as its parts do, none twice at a seam', () => {
@@ -268,7 +268,7 @@ describe('a long recording', () => {
 });
 
 /** The same pass over and over. */
-function repeated(recording: Recording, channel: Channel, times: number): Recording {
+function repeated(recording: Stretch, channel: Channel, times: number): Stretch {
   const { pingCount: n, sampleCount } = channel;
   const levelDb = new Float32Array(times * n * sampleCount);
   for (let k = 0; k < times; k++) levelDb.set(channel.levelDb, k * n * sampleCount);
@@ -279,6 +279,6 @@ function repeated(recording: Recording, channel: Channel, times: number): Record
       for (let p = 0; p < times * n; p++) out[p] = row[p % n]! + step * Math.floor(p / n);
       return [name, out];
     }),
-  ) as unknown as Recording['navigation'];
+  ) as unknown as Stretch['navigation'];
   return { ...recording, navigation, channels: [{ ...channel, pingCount: times * n, levelDb }] };
 }

@@ -1,70 +1,72 @@
 import { median } from '@/core/maths';
-import type { Channel, Navigation, Recording } from '@/core/recording';
-import { findFalseBeds, findRingDown, takeOffBars } from './artefacts';
-import { excessOf } from './background';
-import { trackBed } from './bedLine';
-import { bedShape } from './bedShape';
-import { cellsOf } from './cells';
-import { findClouds } from './clouds';
-import { belongsToCloud, cloudFinding } from './cloudFinding';
-import { doubtCompanions } from './companions';
+import { withoutGain, type Channel, type Navigation, type Stretch } from '@/core/recording';
+import { findFalseBeds, findRingDown, takeOffBars } from './artefacts/artefacts';
+import { excessOf } from './levels/background';
+import { trackBed } from './bed/trackBed';
+import { bedShape } from './bed/bedShape';
+import { cellsOf } from './levels/cells';
+import { findClouds } from './clouds/findClouds';
+import { belongsToCloud, cloudFinding } from './clouds/cloudFinding';
+import { doubtCompanions } from './marks/companions';
 import { LEAST_CONFIDENCE } from './confidence';
-import { coverFinding } from './coverFinding';
-import type { BedLine, CoverFinding, Finding, Reading } from './findings';
-import { fishFinding } from './fishFinding';
-import { bedHardness } from './hardness';
-import { findLayers } from './layers';
-import { findLures } from './lure';
-import { FEW_STAND_OUT_DB, FEWEST_PINGS, LEAST_PIECE, USUAL_PINGS } from './mark';
-import { findMissingLeg } from './missingLeg';
-import { notFish, risingBubbles, towedLine, type NamedEcho } from './notFish';
-import { blankOnBed, findOnBed } from './onBed';
-import { fitted, joinPieces } from './pieces';
-import { STILL_MPS } from './stillBoat';
-import { joinSeam, stretchesOf } from './stretches';
-import { findStructure } from './structure';
-import { topMess } from './topMess';
-import { followEchoes, type Track } from './tracks';
-import { cellsToOne, croppedToBed, workingChannel } from './workingChannel';
+import { coverFinding } from './cover/coverFinding';
+import type { CoverFinding, Finding } from './finding';
+import type { BedLine } from './bed/bedLine';
+import type { Reading } from './reading';
+import { fishFinding } from './marks/fishFinding';
+import { bedHardness } from './bed/hardness';
+import { findLayers } from './artefacts/layers';
+import { findLures } from './marks/lure';
+import { FEW_STAND_OUT_DB, FEWEST_PINGS, LEAST_TRACK, USUAL_PINGS } from './marks/markRules';
+import { findMissingLeg } from './marks/missingLeg';
+import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
+import { blankOnBed, findOnBed } from './cover/onBed';
+import { fitted, joinTracks } from './marks/joinTracks';
+import { STILL_MPS } from '@/core/rig';
+import { joinSeam, blocksOf } from './across/seam';
+import { findStructure } from './bed/structure';
+import { surfaceClutterReach } from './artefacts/surfaceClutter';
+import { followEchoes, type EchoTrack } from './marks/followEchoes';
+import { cellsToOne, croppedToBed, workingChannel } from './levels/workingChannel';
 
 /** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
 function longEnough(
-  track: Track,
+  track: EchoTrack,
   { beam }: Channel,
   speedMps: number,
   pingRate: number,
-  messM: number,
+  clutterM: number,
 ): boolean {
   const pings = track.pings.length;
   if (pings >= USUAL_PINGS) return true;
   // Bubbles under the surface are full of pairs.
-  if (pings < FEWEST_PINGS || speedMps < STILL_MPS || track.rangeM[0]! < messM) return false;
+  if (pings < FEWEST_PINGS || speedMps < STILL_MPS || track.rangeM[0]! < clutterM) return false;
   const room = ((2 * track.rangeM[0]! * Math.tan(beam.alongRad / 2)) / speedMps) * pingRate;
   return pings >= Math.floor(room) && Math.max(...track.overDb) >= FEW_STAND_OUT_DB;
 }
 
-/** What one stretch of pings gives; pings count from its first. */
-interface StretchReading {
+/** What one block of pings gives; pings count from its first. */
+interface BlockReading {
   bed: BedLine;
-  messM: number;
+  clutterM: number;
   named: NamedEcho[];
   findings: Finding[];
 }
 
-function readStretch(recording: Recording, measured: Channel): StretchReading {
-  const { timeS, speedMps } = recording.navigation;
+function readBlock(stretch: Stretch, measured: Channel): BlockReading {
+  const { timeS, speedMps } = stretch.navigation;
   const speed = median(Array.from(speedMps));
-  const rate = recording.pingRate;
+  const rate = stretch.pingRate;
   const pingsPerM = rate / Math.max(speed, 0.1);
   const fine = workingChannel(measured);
   const bed = trackBed(fine);
   const channel = croppedToBed(fine, bed);
-  const excess = excessOf(channel, bed, recording.pingRate, cellsToOne(measured));
+  const excess = excessOf(channel, bed, stretch.pingRate, cellsToOne(measured));
   const named = takeOffBars(channel, bed, excess);
-  const messM = topMess(channel, bed);
+  const clutterM = surfaceClutterReach(channel, bed);
   const cover: CoverFinding[] = [];
   for (const outline of findOnBed(channel, bed, excess, pingsPerM)) {
-    const finding = coverFinding(outline, channel, recording, bed);
+    const finding = coverFinding(outline, channel, stretch, bed);
     if (finding.confidence < LEAST_CONFIDENCE) continue;
     cover.push(finding);
     // What stands on the bed is neither bait nor fish.
@@ -73,24 +75,24 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
   const cells = cellsOf(channel, bed, excess);
   const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, speed, pingsPerM);
   const clouds = dense.filter((cloud) => {
-    const name = risingBubbles(cloud, channel, speed, recording.pingRate);
+    const name = risingBubbles(cloud, channel, speed, stretch.pingRate);
     if (name) named.push(name);
     return name === null;
   });
   const sought = { excess, cells, taken };
-  const pieces = followEchoes(channel, bed, sought, messM)
-    .filter((track) => track.pings.length >= LEAST_PIECE || longEnough(track, channel, speed, rate, messM))
+  const pieces = followEchoes(channel, bed, sought, clutterM)
+    .filter((track) => track.pings.length >= LEAST_TRACK || longEnough(track, channel, speed, rate, clutterM))
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {
-      const name = notFish(piece, channel, speed, recording.pingRate);
+      const name = notFish(piece, channel, speed, stretch.pingRate);
       if (name) named.push(name);
       return name === null;
     });
-  const marks = joinPieces(pieces, timeS, speed, channel).filter((f) =>
-    longEnough(f.track, channel, speed, rate, messM),
+  const marks = joinTracks(pieces, timeS, speed, channel).filter((f) =>
+    longEnough(f.track, channel, speed, rate, clutterM),
   );
   const bait = clouds
-    .map((cloud) => cloudFinding(cloud, 0, channel, recording, bed, messM, pingsPerM))
+    .map((cloud) => cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM))
     .filter((cloud) => cloud.confidence >= LEAST_CONFIDENCE);
   const findings: Finding[] = [...cover, ...bait];
   for (const mark of marks) {
@@ -99,7 +101,7 @@ function readStretch(recording: Recording, measured: Channel): StretchReading {
     if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed))) continue;
     findings.push(finding);
   }
-  return { bed, messM, named, findings };
+  return { bed, clutterM, named, findings };
 }
 
 const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
@@ -118,26 +120,27 @@ const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
 /**
  * Reads one channel: the bed, what stands on it, single marks and clouds, nearest in time first, and what is drawn but is no
  * fish. Uses pings, the channel and the boat's own instruments, and nothing else; works on uncalibrated levels too, where
- * strengths stay relative. A long recording is read in stretches that overlap, so its size does not grow with the hours.
+ * strengths stay relative. A long one is read in blocks that overlap, so its size does not grow with the hours.
  */
-export function readChannel(recording: Recording, measured: Channel): Reading {
-  const { navigation } = recording;
+export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
+  const measured = withoutGain(asMeasured);
+  const { navigation } = stretch;
   const bed: BedLine = {
     rangeM: new Float32Array(measured.pingCount),
     contrastDb: new Float32Array(measured.pingCount),
   };
   const named: NamedEcho[] = [];
   let findings: Finding[] = [];
-  let messM = 0;
-  for (const { from, to, first, end } of stretchesOf(measured.pingCount)) {
+  let clutterM = 0;
+  for (const { from, to, first, end } of blocksOf(measured.pingCount)) {
     const n = measured.sampleCount;
-    const part = readStretch(
-      { ...recording, navigation: partOf(navigation, first, end) },
+    const part = readBlock(
+      { ...stretch, navigation: partOf(navigation, first, end) },
       { ...measured, pingCount: end - first, levelDb: measured.levelDb.subarray(first * n, end * n) },
     );
     bed.rangeM.set(part.bed.rangeM.subarray(from - first, to - first), from);
     bed.contrastDb.set(part.bed.contrastDb.subarray(from - first, to - first), from);
-    messM = Math.max(messM, part.messM);
+    clutterM = Math.max(clutterM, part.clutterM);
     for (const f of part.findings) {
       f.fromPing += first;
       f.toPing += first;
@@ -150,9 +153,9 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
     findings = joinSeam(findings, part.findings, from, to);
   }
   const speed = median(Array.from(navigation.speedMps));
-  const { lures, rest } = findLures(findings, navigation.timeS, speed, messM);
-  named.push(...findFalseBeds(measured, bed, recording.pingRate));
-  const ring = findRingDown(measured, messM);
+  const { lures, rest } = findLures(findings, navigation.timeS, speed, clutterM);
+  named.push(...findFalseBeds(measured, bed, stretch.pingRate));
+  const ring = findRingDown(measured, clutterM);
   if (ring) named.push(ring);
   const falseBeds = named.filter((e) => e.kind === 'false-bed');
   const layers = findLayers(measured, bed).filter((layer) => {
@@ -189,7 +192,7 @@ export function readChannel(recording: Recording, measured: Channel): Reading {
     structure: findStructure(bed, navigation),
     layers,
     named,
-    topMessM: messM,
+    surfaceClutterM: clutterM,
     findings: rest,
     lures,
     missingLeg: findMissingLeg(rest),

@@ -1,6 +1,6 @@
 import { seededRandom } from '@/core/maths';
 import { readChannel, type Reading } from '@/core/reading';
-import type { Recording } from '@/core/recording';
+import type { Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
 import {
   bedDepthAt,
@@ -30,7 +30,7 @@ function passOver(
     farM?: number;
     seed?: number;
   } = {},
-): { recording: Recording; scene: Scene; reading: Reading; track: ReturnType<typeof trackOver> } {
+): { recording: Stretch; scene: Scene; reading: Reading; track: ReturnType<typeof trackOver> } {
   const scene = { ...makeScene(id, seed), ...change };
   const track = trackOver(id, seed);
   const { pingRate } = recipeOf(id);

@@ -1,9 +1,13 @@
 export {
   channelOf,
-  rangeOfSample,
-  sampleOfRange,
+  durationOf,
+  navigationOf,
+  pingCountOf,
+  recordingOf,
+  withoutGain,
   type Calibration,
   type Channel,
   type Navigation,
   type Recording,
+  type Stretch,
 } from './recording';

@@ -53,7 +53,7 @@ export function faceBudget(
     face,
     // Air under the face takes from both ways; all of it is booked on the way out.
     sourceLevelDb: sourceLevel(face) + (power === 'low' ? LOW_POWER_DB : 0) - churnLoss(rig.mount),
-    noiseLevelDb: spectrum + 10 * Math.log10(1 / pulse.durationS) - directivityIndex(face.beam),
+    noiseLevelDb: spectrum + toDb(1 / pulse.durationS) - directivityIndex(face.beam),
     absorptionDbPerM: absorptionOf(water, face.frequencyHz).dbPerM,
     soundSpeedMps,
     pulse,

@@ -1,3 +1,6 @@
+import { rangeResolution } from './pulse';
+import { facePulse, type Face } from './transducer';
+
 /** Width of a beam's −3 dB footprint at a depth, m: 2 d tan(θ/2). @throws RangeError for a negative depth */
 export function footprintWidth(depthM: number, widthRad: number): number {
   if (!(depthM >= 0)) throw new RangeError(`footprint: depth must be 0 or more, got ${depthM} m`);
@@ -35,3 +38,28 @@ export function firstBedRange(depthM: number, slopeRad: number, halfWidthRad: nu
     ? depthM * Math.cos(slopeRad)
     : (depthM * Math.cos(slopeRad)) / Math.cos(slopeRad - halfWidthRad);
 }
+
+/** What a beam covers at a depth, m. */
+export interface Footprint {
+  /** Fore and aft, and side to side. */
+  alongM: number;
+  athwartM: number;
+  /** How far off the boat's line something at that depth can be and still be drawn. */
+  offLineM: number;
+}
+
+/** Footprint of a face at a depth. @throws RangeError for a negative depth */
+export const footprintAt = (face: Face, depthM: number): Footprint => ({
+  alongM: footprintWidth(depthM, face.beam.alongRad),
+  athwartM: footprintWidth(depthM, face.beam.athwartRad),
+  offLineM: footprintWidth(depthM, face.beam.athwartRad) / 2,
+});
+
+/**
+ * Height over the bed straight below in which nothing is told from it, m: what lies deeper than the first touch of the slope, and
+ * the length of the pulse. @param slopeRad 0 or more, under π/2
+ */
+export const blindHeight = (face: Face, depthM: number, slopeRad: number, soundSpeedMps: number): number =>
+  depthM -
+  firstBedRange(depthM, slopeRad, face.beam.athwartRad / 2) +
+  deadZone(depthM, 0, rangeResolution(facePulse(face), soundSpeedMps));

@@ -27,18 +27,29 @@ export {
   churnLoss,
   faceOf,
   firstTransducerAt,
-  GENERIC_RIG,
   LEVEL_MOUNT,
   placeFromFace,
   placeOfFace,
   seenFrom,
-  STATIONS,
   type BoatPlace,
   type Mount,
   type Rig,
-  type Station,
 } from './rig';
-export { deadZone, firstBedRange, footprintWidth, waterPerColumn, waterPerRow } from './footprint';
+export {
+  blindHeight,
+  deadZone,
+  firstBedRange,
+  footprintAt,
+  footprintWidth,
+  waterPerColumn,
+  waterPerRow,
+  type Footprint,
+} from './footprint';
+export { leanAfloat, pointingAt, type Lean, type Pointing } from './mounting';
+export { lureInView } from './lureInView';
+export { excessNoiseFromWeight } from './excessNoise';
+export { falseBeds, type FalseBed } from './lateEchoes';
+export { STILL_MPS } from './stillBoat';
 export {
   detectionRange,
   BODY_M,
@@ -49,6 +60,22 @@ export {
   type FaceBudget,
   strongestNoise,
 } from './echoBudget';
-export { cleanPingRate, foldedRange } from './pingRate';
+export { BED_ECHOES, cleanPingRate, foldedRange, lateRange, pingPeriodM } from './pingRate';
+export { GENERIC_RIG } from './genericRig';
 export { RigSchema } from './schema';
 export { coneFromWeight, coneOfShare, coneSpan } from './coneAngle';
+export { verdictOf, type Verdict } from './verdict';
+export {
+  MOST_UNITS,
+  screenOf,
+  seenOnUnit,
+  showsFace,
+  STATIONS,
+  unitOf,
+  UnitScaleSchema,
+  UnitSchema,
+  type ChartTiming,
+  type Station,
+  type Unit,
+  type UnitScale,
+} from './unit';

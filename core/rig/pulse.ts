@@ -20,13 +20,16 @@ export function singlePulse(durationS: number, frequencyHz: number, quality: num
   return { kind: 'single', durationS: duration, bandwidthHz: 1 / duration };
 }
 
+/** Sweep times duration under which a pulse is not worth compressing. */
+export const LEAST_COMPRESSION = 2;
+
 /**
  * Swept pulse: compressed on reception, so that it resolves as finely as its width says while being as long as its
  * energy asks. @throws RangeError unless the duration is above 0 and the sweep wide enough to be worth compressing
  */
 export function sweptPulse(durationS: number, bandwidthHz: number): Pulse {
   checkDuration(durationS);
-  if (!(bandwidthHz * durationS >= 2))
+  if (!(bandwidthHz * durationS >= LEAST_COMPRESSION))
     throw new RangeError(
       `pulse: a sweep of ${bandwidthHz} Hz over ${durationS} s is too narrow to be compressed`,
     );

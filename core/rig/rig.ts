@@ -1,6 +1,5 @@
-import { DEFAULT_EXCESS_NOISE_DB } from '@/core/water';
-import { transducerOf } from './library';
 import type { Face } from './transducer';
+import type { Unit } from './unit';
 
 /** Places on the boat, m: x forward of the transducer (the first, where there are several), y to port. */
 export interface BoatPlace {
@@ -19,16 +18,12 @@ export interface Mount {
   churn: number;
 }
 
-/** Which of the boat's screens a beam is shown on. */
-export const STATIONS = ['both', 'stern', 'bow'] as const;
-export type Station = (typeof STATIONS)[number];
-
 /** The user's boat and sounder, as far as the physics needs it. */
 export interface Rig {
   name: string;
   faces: readonly Face[];
-  /** Echo picture of the unit, pixels. */
-  screen: { rows: number; columns: number };
+  /** The boat's units, the one it is looked at through first; at least one. */
+  units: readonly Unit[];
   /** Noise of own boat and receiver over thermal noise, dB. */
   excessNoiseDb: number;
   mount: Mount;
@@ -41,31 +36,13 @@ export interface Rig {
   };
   /** Of the hull, m. */
   lengthM: number;
-  /** Faces whose angle the user does not know, and the screens beams are shown on where it is not both; by face. */
+  /** Faces whose angle the user does not know. */
   unsureCones: readonly string[];
-  feeds: Readonly<Record<string, Station>>;
   /** Where faces hang that do not hang with the first transducer, by face. */
   hangs: Readonly<Record<string, BoatPlace>>;
-  /** Fastest the unit pings, 1/s. */
-  fastestPingRate: number;
 }
 
 export const LEVEL_MOUNT: Mount = { alongRad: 0, athwartRad: 0, looseRad: 0, churn: 0 };
-
-/** A small boat with two cones and a slice. */
-export const GENERIC_RIG: Rig = {
-  name: 'Small boat, stern mount',
-  faces: [...transducerOf('twin-83-200').faces, transducerOf('imaging').faces[0]!],
-  screen: { rows: 480, columns: 640 },
-  excessNoiseDb: DEFAULT_EXCESS_NOISE_DB,
-  mount: LEVEL_MOUNT,
-  positions: { antenna: { x: 0, y: 0 }, rod: { x: 0.6, y: -0.8 }, stern: { x: 0.2, y: 0 } },
-  lengthM: 6,
-  unsureCones: [],
-  feeds: {},
-  hangs: {},
-  fastestPingRate: 20,
-};
 
 /** The face of an id. @throws RangeError when the rig has none such */
 export function faceOf(rig: Rig, id: string): Face {

@@ -1,6 +1,7 @@
+import { toDb } from '@/core/maths';
 import { degToRad } from '@/core/units';
 import { cone, directivityIndex, fan, LINE_HALF_POWER, pistonKa, PISTON_HALF_POWER, type Beam } from './beam';
-import { singlePulse, sweptPulse, type Pulse } from './pulse';
+import { LEAST_COMPRESSION, singlePulse, sweptPulse, type Pulse } from './pulse';
 
 /** One face of a transducer as the user knows it: a beam at a frequency. */
 export interface Face {
@@ -23,9 +24,9 @@ export interface Face {
   sweepHz: number;
 }
 
-/** What a face sends. @throws RangeError for a pulse that cannot be */
+/** What a face sends; a sweep too narrow to be compressed is a single frequency. @throws RangeError for a pulse of no length */
 export const facePulse = (face: Face): Pulse =>
-  face.sweepHz > 0
+  face.sweepHz * face.pulseS >= LEAST_COMPRESSION
     ? sweptPulse(face.pulseS, face.sweepHz)
     : singlePulse(face.pulseS, face.frequencyHz, face.quality);
 
@@ -67,5 +68,5 @@ export function sourceLevel(face: Face, powerW = face.powerW): number {
   if (!(powerW > 0)) throw new RangeError(`source level: power must be above 0, got ${powerW} W`);
   if (!(face.efficiency > 0 && face.efficiency <= 1))
     throw new RangeError(`source level: efficiency must be above 0 and at most 1, got ${face.efficiency}`);
-  return 170.8 + 10 * Math.log10(powerW * face.efficiency) + directivityIndex(face.beam);
+  return 170.8 + toDb(powerW * face.efficiency) + directivityIndex(face.beam);
 }

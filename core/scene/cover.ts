@@ -1,4 +1,4 @@
-import type { Random } from '@/core/maths';
+import { amplitudeFromDb, amplitudeToDb, type Random, toDb } from '@/core/maths';
 
 export type CoverKind = 'boulder' | 'crib' | 'stump' | 'wreck' | 'brush' | 'timber' | 'weed';
 
@@ -24,7 +24,7 @@ function coverOf(kind: CoverKind, [x, y]: Place, footM: number, fill: (put: Put)
   let topM = footM;
   let radiusM = 0;
   fill((px, py, pz, tsDb) => {
-    points.push(px, py, pz, Math.pow(10, tsDb / 20));
+    points.push(px, py, pz, amplitudeFromDb(tsDb));
     if (pz < topM) topM = pz;
     radiusM = Math.max(radiusM, Math.hypot(px - x, py - y));
   });
@@ -37,7 +37,7 @@ export const soakLoss = (ageYears: number): number => 17 * (1 - Math.exp(-ageYea
 /** A rounded rock of a radius, half of it above the bed: the near faces of a rigid ball, 20 log(a/2) in all. */
 export function boulder(place: Place, footM: number, radiusM: number, random: Random): Cover {
   const count = Math.round(60 + 60 * radiusM);
-  const each = 20 * Math.log10(radiusM / 2) + 3 - 10 * Math.log10(count);
+  const each = amplitudeToDb(radiusM / 2) + 3 - toDb(count);
   return coverOf('boulder', place, footM, (put) => {
     for (let i = 0; i < count; i++) {
       const up = random.uniform();

@@ -1,16 +1,26 @@
-import { seededRandom } from '@/core/maths';
-import type { Bladder, Water } from '@/core/water';
+import { seededRandom, type Random } from '@/core/maths';
+import { STILL_MPS } from '@/core/rig';
+import type { BedMaterial, Bladder, Water } from '@/core/water';
 import { baitCloud } from './bait';
 import { bedDepthAt, layBed } from './bedField';
 import { cruising, type Fish } from './fish';
 import { WATERS } from './library/waters';
 import { emptyScene, type Scene } from './scene';
 
+/** The ground of a pass: how deep it is along and across the boat's way, and what it is made of. */
+export interface PassGround {
+  title: string;
+  depthAt: (x: number, y: number) => number;
+  materialAt: (x: number, y: number) => BedMaterial;
+}
+
 /** What the water of a first pass is made to hold, from the user's own brief. */
 export interface PassBrief {
   /** Shallowest fish and deepest bed, m. */
   fromM: number;
   toM: number;
+  /** Deepest fish, m; null where they lie down to the bed. */
+  fishToM?: number | null;
   lengthM: readonly [number, number];
   bladder: Bladder;
   speedMps: number;
@@ -19,9 +29,6 @@ export interface PassBrief {
 
 /** Fish that cross the boat's way in a pass. */
 export const FISH_IN_PASS = 8;
-
-/** A boat slower than this sits still; then it is the fish that come and go. */
-const STILL_MPS = 0.25;
 
 /** Metres of way (or of fish swim) between one crossing and the next: room for a mark to be whole. */
 const spacing = (toM: number): number => Math.min(28, Math.max(10, 1.3 * toM));
@@ -32,13 +39,39 @@ export function passDuration({ toM, speedMps }: Pick<PassBrief, 'toM' | 'speedMp
   return speedMps > STILL_MPS ? Math.min(400, (slots * spacing(toM)) / speedMps) : 240;
 }
 
+/** A shelf that falls away evenly, hard on one half and soft on the other. */
+function eastShelf({ toM }: PassBrief, wayM: number, random: Random): PassGround {
+  const rise = Math.min(0.12 * toM, 0.06 * Math.max(wayM, 40));
+  const hardFirst = random.uniform() < 0.5;
+  const swells = Array.from({ length: 3 }, (_, k) => ({
+    amplitude: (0.006 * toM) / (k + 1),
+    length: random.between(0.7, 1.6) * Math.max(25, toM) * (1 - 0.2 * k),
+    phase: random.between(0, 2 * Math.PI),
+  }));
+  return {
+    title: 'Vessmere, east shelf',
+    depthAt: (x, y) => {
+      const along = Math.min(1, Math.max(0, x / Math.max(wayM, 40)));
+      let depth = toM - 0.2 - rise * (1 - along) + 0.01 * y;
+      for (const s of swells) depth += s.amplitude * (Math.sin((2 * Math.PI * x) / s.length + s.phase) - 1);
+      return depth;
+    },
+    materialAt: (x) => (x < wayM / 2 === hardFirst ? 'gravel' : 'mud'),
+  };
+}
+
 /**
- * A sloping bed with a soft and a hard stretch, eight fish, one bait cloud, a scatter layer and another sounder in
+ * A sloping bed with a soft and a hard part, eight fish, one bait cloud, a scatter layer and another sounder in
  * earshot, laid out along x for a boat that starts at 0. Same brief and seed, same water.
+ * @param groundOf another ground under the same way, from the way's length, m, and a seed's own draws
  * @throws RangeError unless 0.5 ≤ fromM < toM ≤ 300
  */
-export function firstPass(brief: PassBrief, seed: number): Scene {
-  const { fromM, toM, speedMps } = brief;
+export function firstPass(
+  brief: PassBrief,
+  seed: number,
+  groundOf: (wayM: number, random: Random) => PassGround = (wayM, random) => eastShelf(brief, wayM, random),
+): Scene {
+  const { fromM, toM, fishToM = null, speedMps } = brief;
   if (!(fromM >= 0.5 && toM > fromM && toM <= 300))
     throw new RangeError(
       `first pass: depths must run from 0.5 m up to at most 300 m, got ${fromM} to ${toM} m`,
@@ -48,14 +81,7 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
   const wayM = speedMps * durationS;
   const still = speedMps <= STILL_MPS;
 
-  const ground = random.fork('bed');
-  const rise = Math.min(0.12 * toM, 0.06 * Math.max(wayM, 40));
-  const hardFirst = ground.uniform() < 0.5;
-  const swells = Array.from({ length: 3 }, (_, k) => ({
-    amplitude: (0.006 * toM) / (k + 1),
-    length: ground.between(0.7, 1.6) * Math.max(25, toM) * (1 - 0.2 * k),
-    phase: ground.between(0, 2 * Math.PI),
-  }));
+  const ground = groundOf(wayM, random.fork('bed'));
   const reach = 1.8 * toM + 10;
   const bed = layBed(
     {
@@ -65,13 +91,8 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
       heightM: 2 * reach,
       cellM: Math.max(0.5, toM / 40),
     },
-    (x, y) => {
-      const along = Math.min(1, Math.max(0, x / Math.max(wayM, 40)));
-      let depth = toM - 0.2 - rise * (1 - along) + 0.01 * y;
-      for (const s of swells) depth += s.amplitude * (Math.sin((2 * Math.PI * x) / s.length + s.phase) - 1);
-      return depth;
-    },
-    (x) => (x < wayM / 2 === hardFirst ? 'gravel' : 'mud'),
+    ground.depthAt,
+    ground.materialAt,
   );
 
   const slotS = durationS / (FISH_IN_PASS + 3);
@@ -84,7 +105,7 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
   const fish: Fish[] = [];
   for (let i = 0; i < FISH_IN_PASS; i++) {
     const crossingS = slotTime(i) + 0.1 * slotS * (swim.uniform() - 0.5);
-    const floor = bedAt(crossingS) * 0.97 - 0.9;
+    const floor = Math.min(bedAt(crossingS) * 0.97 - 0.9, fishToM ?? Infinity);
     // Depths go round the band rather than at random, so that neighbours differ.
     const place = ((i * 5) % FISH_IN_PASS) / (FISH_IN_PASS - 1);
     const z = Math.max(0.6, fromM + (Math.max(floor, fromM + 0.3) - fromM) * (0.05 + 0.9 * place));
@@ -126,7 +147,7 @@ export function firstPass(brief: PassBrief, seed: number): Scene {
   return {
     ...emptyScene({
       id: 'first-pass',
-      title: 'Vessmere, east shelf',
+      title: ground.title,
       teaches: 'Single fish, one bait cloud and a bed that turns from one kind to another.',
       water: brief.water,
       origin: WATERS.Vessmere.origin,

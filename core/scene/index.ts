@@ -43,7 +43,7 @@ export {
   stopAndBackUp,
   thinned,
   trackOfPlace,
-  type Leg,
+  type TrackSection,
   type Track,
 } from './track';
 export {
@@ -53,9 +53,9 @@ export {
   timeOf,
   trackOver,
   WATERS,
-  wayOver,
   type SceneRecipe,
   type WaterName,
 } from './library';
 export { firstPass, FISH_IN_PASS, passDuration, type PassBrief } from './firstPass';
 export { truthOf, type FishPass, type Truth } from './truth';
+export { briefWater, type WaterBrief } from './briefWater';

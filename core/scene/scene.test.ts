@@ -72,7 +72,7 @@ describe('first pass', () => {
       expect(scene.clouds).toHaveLength(1);
       expect(new Set(scene.bed.material).size).toBe(2);
       const track = layTrack(
-        { legs: idlePass(1.5, passDuration(brief)), pingRate: 8, windMps: 0 },
+        { sections: idlePass(1.5, passDuration(brief)), pingRate: 8, windMps: 0 },
         seededRandom(seed),
       );
       const truth = truthOf(scene, track, 0.17);
@@ -98,7 +98,7 @@ describe('first pass', () => {
 it('refuses a track without pings or with too many', () => {
   const random = seededRandom(1);
   const lay = (durationS: number, pingRate: number) =>
-    layTrack({ legs: idlePass(1, durationS), pingRate, windMps: 0 }, random);
+    layTrack({ sections: idlePass(1, durationS), pingRate, windMps: 0 }, random);
   expect(() => lay(0, 5)).toThrow(RangeError);
   expect(() => lay(1e6, 50)).toThrow(RangeError);
 });
@@ -202,8 +202,8 @@ describe('gear', () => {
 });
 
 describe('tracks', () => {
-  const lay = (legs: Parameters<typeof layTrack>[0]['legs']) =>
-    layTrack({ legs, pingRate: 5, windMps: 0 }, seededRandom(1));
+  const lay = (sections: Parameters<typeof layTrack>[0]['sections']) =>
+    layTrack({ sections, pingRate: 5, windMps: 0 }, seededRandom(1));
   it('run on after the throttle, then come back', () => {
     const { xM, speedMps } = lay(stopAndBackUp(1.4, 20, 20));
     const farthest = Math.max(...xM);

@@ -1,3 +1,4 @@
+import { boatInWaves } from '@/core/water';
 import type { Random } from '@/core/maths';
 import type { BoatPlace } from '@/core/rig';
 import type { Engine } from '@/core/water';
@@ -21,8 +22,8 @@ export interface Track {
   engine: Uint8Array;
 }
 
-/** A stretch of the way at one command; speed changes over `easeS` from that of the leg before. */
-export interface Leg {
+/** A stretch of the way at one command; speed changes over `easeS` from that of the section before. */
+export interface TrackSection {
   durationS: number;
   /** Negative astern. */
   speedMps: number;
@@ -37,18 +38,20 @@ export interface Leg {
 }
 
 /** The ways of a boat the scenes are made for. */
-export const idlePass = (speedMps: number, durationS: number): Leg[] => [
+export const idlePass = (speedMps: number, durationS: number): TrackSection[] => [
   { durationS, speedMps, engine: 'gear' },
 ];
-export const drift = (speedMps: number, durationS: number): Leg[] => [
+export const drift = (speedMps: number, durationS: number): TrackSection[] => [
   { durationS, speedMps, engine: 'off', crabRad: Math.PI / 2 },
 ];
-export const holdingStill = (durationS: number): Leg[] => [{ durationS, speedMps: 0, engine: 'off' }];
-export const planing = (speedMps: number, durationS: number): Leg[] => [
+export const holdingStill = (durationS: number): TrackSection[] => [
+  { durationS, speedMps: 0, engine: 'off' },
+];
+export const planing = (speedMps: number, durationS: number): TrackSection[] => [
   { durationS, speedMps, engine: 'planing', trimRad: 0.07 },
 ];
 /** Past a fish, off the throttle, the way run off, and back onto it. */
-export const stopAndBackUp = (speedMps: number, passS: number, holdS: number): Leg[] => [
+export const stopAndBackUp = (speedMps: number, passS: number, holdS: number): TrackSection[] => [
   { durationS: passS, speedMps, engine: 'gear' },
   { durationS: 6, speedMps: 0.1, engine: 'gear', easeS: 5 },
   { durationS: 14, speedMps: -0.6, engine: 'gear', easeS: 3 },
@@ -59,16 +62,16 @@ export const stopAndBackUp = (speedMps: number, passS: number, holdS: number): L
 const MOST_PINGS = 40_000;
 
 /**
- * Lays the boat's way leg after leg. Waves grow with the wind: heave, pitch and roll are each two sines of periods
+ * Lays the boat's way section after section. Waves grow with the wind: heave, pitch and roll are each two sines of periods
  * typical of a small boat (2–4 s) with random phase; a boat that holds still wanders a little about its place.
- * @param legs from place 0, 0 along x
+ * @param sections from place 0, 0 along x
  * @throws RangeError unless there are 1 to 40,000 pings
  */
 export function layTrack(
-  { legs, pingRate, windMps }: { legs: readonly Leg[]; pingRate: number; windMps: number },
+  { sections, pingRate, windMps }: { sections: readonly TrackSection[]; pingRate: number; windMps: number },
   random: Random,
 ): Track {
-  const durationS = legs.reduce((sum, leg) => sum + leg.durationS, 0);
+  const durationS = sections.reduce((sum, section) => sum + section.durationS, 0);
   const count = Math.floor(durationS * pingRate);
   if (!(count >= 1 && count <= MOST_PINGS))
     throw new RangeError(`track: 1 to ${MOST_PINGS} pings, got ${count}`);
@@ -92,28 +95,26 @@ export function layTrack(
     (Math.sin(waves[at]!.rate * t + waves[at]!.phase) +
       Math.sin(waves[at + 1]!.rate * t + waves[at + 1]!.phase));
   const wander = [random.between(20, 40), random.between(20, 40)] as const;
-  const heave = 0.01 * windMps;
-  const pitch = 0.003 * windMps;
-  const roll = 0.005 * windMps;
+  const { heaveM: heave, pitchRad: pitch, rollRad: roll } = boatInWaves(windMps);
   let x = 0;
   let y = 0;
   let course = 0;
-  let speed = legs[0]!.speedMps;
+  let speed = sections[0]!.speedMps;
   let k = 0;
-  let legStart = 0;
+  let sectionStart = 0;
   let speedBefore = speed;
   for (let i = 0; i < count; i++) {
     const t = i / pingRate;
-    while (k < legs.length - 1 && t >= legStart + legs[k]!.durationS) {
-      legStart += legs[k]!.durationS;
+    while (k < sections.length - 1 && t >= sectionStart + sections[k]!.durationS) {
+      sectionStart += sections[k]!.durationS;
       speedBefore = speed;
       k++;
     }
-    const leg = legs[k]!;
-    const ease = leg.easeS ? Math.min(1, (t - legStart) / leg.easeS) : 1;
-    speed = speedBefore + (leg.speedMps - speedBefore) * ease;
+    const section = sections[k]!;
+    const ease = section.easeS ? Math.min(1, (t - sectionStart) / section.easeS) : 1;
+    speed = speedBefore + (section.speedMps - speedBefore) * ease;
     if (i > 0) {
-      course += (leg.turnRadPerS ?? 0) / pingRate;
+      course += (section.turnRadPerS ?? 0) / pingRate;
       x += (speed / pingRate) * Math.cos(course);
       y += (speed / pingRate) * Math.sin(course);
     }
@@ -123,11 +124,11 @@ export function layTrack(
     track.xM[i] = x + sway * Math.sin((2 * Math.PI * t) / wander[0]);
     track.yM[i] = y + sway * Math.sin((2 * Math.PI * t) / wander[1]);
     track.speedMps[i] = speed;
-    track.headingRad[i] = course + (leg.crabRad ?? 0);
+    track.headingRad[i] = course + (section.crabRad ?? 0);
     track.heaveM[i] = heave * pair(0, t);
-    track.pitchRad[i] = pitch * pair(2, t) + (leg.trimRad ?? 0);
+    track.pitchRad[i] = pitch * pair(2, t) + (section.trimRad ?? 0);
     track.rollRad[i] = roll * pair(4, t);
-    track.engine[i] = ENGINES.indexOf(leg.engine);
+    track.engine[i] = ENGINES.indexOf(section.engine);
   }
   return track;
 }

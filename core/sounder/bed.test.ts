@@ -12,7 +12,7 @@ import {
   sound,
   straight,
   variation,
-} from './testWater';
+} from '@/core/testing/testWater';
 
 const db = (power: number): number => 10 * Math.log10(power);
 /** Moving, so that speckle averages out. */

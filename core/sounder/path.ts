@@ -1,3 +1,4 @@
+import { amplitudeFromDb } from '@/core/maths';
 /** Absorption by range at this step, m; between two entries it is linear. */
 export const LOSS_STEP_M = 0.25;
 
@@ -14,7 +15,7 @@ const FARTHEST_M = 2000;
 /** The path of one frequency. @param wavelengthM above 0 @param absorptionDbPerM one way */
 export const pathOf = (wavelengthM: number, absorptionDbPerM: number): Path => ({
   loss: Float64Array.from({ length: FARTHEST_M / LOSS_STEP_M + 2 }, (_, i) =>
-    Math.pow(10, (-2 * absorptionDbPerM * i * LOSS_STEP_M) / 20),
+    amplitudeFromDb(-2 * absorptionDbPerM * i * LOSS_STEP_M),
   ),
   turnsPerM: 2 / wavelengthM,
 });

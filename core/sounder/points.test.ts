@@ -26,7 +26,7 @@ import {
   variation,
   water,
   NO_BED,
-} from './testWater';
+} from '@/core/testing/testWater';
 
 const budget = faceBudget(quiet, cone200, water);
 /** A target over a bed far out of hearing. */
@@ -133,7 +133,7 @@ describe('a target crossed at speed', () => {
 });
 
 /** Pings before and after the nearest in which the first fish stands out of the noise by 10 dB. */
-function legsOf(channel: Channel, ranges: number[]): { before: number; after: number } {
+function sectionsOf(channel: Channel, ranges: number[]): { before: number; after: number } {
   let nearest = 0;
   ranges.forEach((r, p) => {
     if (r < ranges[nearest]!) nearest = p;
@@ -146,7 +146,7 @@ function legsOf(channel: Channel, ranges: number[]): { before: number; after: nu
   };
 }
 
-describe('legs', () => {
+describe('sections', () => {
   const track = straight(200, 10, 1.3, 10);
   const still: Fish = {
     ...holding({ lengthM: 0.5, bladder: 'closed' }, [0, 0.2, 10], seededRandom(3)),
@@ -156,14 +156,14 @@ describe('legs', () => {
     Array.from(track.xM, (x) => Math.hypot(fishX - x, y, z));
   it('are alike for a still fish under a level beam', () => {
     const channel = sound(sceneOf({ fish: [still] }, NO_BED), cone200, track, 24, GENERIC_RIG, 3);
-    const { before, after } = legsOf(channel, wayTo(0, 0.2, 10));
+    const { before, after } = sectionsOf(channel, wayTo(0, 0.2, 10));
     expect(before).toBeGreaterThan(8);
     expect(Math.abs(before - after)).toBeLessThan(0.35 * before);
   });
   it('are one when the fish turns away in the beam', () => {
     const fish = turning({ lengthM: 0.5, bladder: 'closed' }, 10, [0, 0.2, 10], 1.3, 1, seededRandom(3));
     const channel = sound(sceneOf({ fish: [fish] }, NO_BED), cone200, track, 24, GENERIC_RIG, 3);
-    const { before, after } = legsOf(channel, wayTo(0, 0.2, 10));
+    const { before, after } = sectionsOf(channel, wayTo(0, 0.2, 10));
     expect(after).toBeLessThan(0.5 * before);
   });
   it('are always the same one when the beam is tilted', () => {
@@ -173,9 +173,9 @@ describe('legs', () => {
     ] as const) {
       const tilted: Rig = { ...GENERIC_RIG, mount: { ...GENERIC_RIG.mount, alongRad: degToRad(tilt) } };
       const channel = sound(sceneOf({ fish: [still] }, NO_BED), cone200, track, 24, tilted, 3);
-      const legs = legsOf(channel, wayTo(0, 0.2, 10));
+      const sections = sectionsOf(channel, wayTo(0, 0.2, 10));
       const less = more === 'before' ? 'after' : 'before';
-      expect(legs[less]).toBeLessThan(0.5 * legs[more]);
+      expect(sections[less]).toBeLessThan(0.5 * sections[more]);
     }
   });
 });

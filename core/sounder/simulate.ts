@@ -1,8 +1,8 @@
 import { seededRandom } from '@/core/maths';
 import { faceBudget, type Face, type PowerMode, type Rig } from '@/core/rig';
-import type { Channel, Navigation, Recording } from '@/core/recording';
+import type { Channel, Navigation, Stretch } from '@/core/recording';
 import { ENGINES, trackOfPlace, type Scene, type Track } from '@/core/scene';
-import { listen } from './listen';
+import { receive } from './receive';
 import { traceEchoes, type EchoGeometry } from './trace';
 
 /** What is asked of one simulated pass. */
@@ -23,7 +23,7 @@ export function soundChannel(request: SoundingRequest, face: Face, geometry?: Ec
   const { scene, track, rig, pingRate, farM, power = 'full', seed } = request;
   const budget = faceBudget(rig, face, scene.water, { power });
   const traced = geometry ?? traceEchoes(scene, track, rig, face, farM);
-  const heard = listen(
+  const heard = receive(
     traced,
     track,
     {
@@ -75,7 +75,7 @@ function navigationOf(track: Track, scene: Scene, rig: Rig): Navigation {
 }
 
 /** The recording a rig makes of a scene along a track. Same request, same levels. */
-export function simulate(request: SoundingRequest): Recording {
+export function simulate(request: SoundingRequest): Stretch {
   return {
     version: 1,
     title: request.scene.title,

@@ -1,3 +1,4 @@
+import { fromDb } from '@/core/maths';
 import { BED, BED_MATERIALS, bedBackscatter, bedReflection, coherentShare } from '@/core/water';
 import type { Face } from '@/core/rig';
 import { bedDepthAt, bedMaterialAt, bedSlopeAt, type Scene, type Track } from '@/core/scene';
@@ -58,10 +59,10 @@ export function traceBed(
     ),
   );
   const decay = BED_MATERIALS.map((m) =>
-    Math.pow(10, (-2 * BED[m].attenuationDbPerMKhz * (face.frequencyHz / 1000) * binM) / 10),
+    fromDb(-2 * BED[m].attenuationDbPerMKhz * (face.frequencyHz / 1000) * binM),
   );
   // What lies in the bed, as a share of the surface echo spread over a tenth of a metre.
-  const buried = BED_MATERIALS.map((m) => (Math.pow(10, BED[m].burialDb / 10) * binM) / 0.1);
+  const buried = BED_MATERIALS.map((m) => (fromDb(BED[m].burialDb) * binM) / 0.1);
   const reflect = BED_MATERIALS.map((m) => bedReflection(m) ** 2);
   const density = new Float64Array(binCount + 2);
   const angle = (a: number): number => (2 * Math.PI * (a + 0.5)) / SPOKES;

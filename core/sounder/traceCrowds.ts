@@ -1,3 +1,4 @@
+import { amplitudeFromDb } from '@/core/maths';
 import { fishTargetStrength } from '@/core/water';
 import type { Face } from '@/core/rig';
 import type { Scene, Track } from '@/core/scene';
@@ -69,7 +70,7 @@ function bodiesOf(scene: Scene, face: Face): Body[] {
       stride: 3,
       sway: cloud.sway,
       swayPeriodS: cloud.swayPeriodS,
-      amplitude: Math.pow(10, fishTargetStrength(cloud.lengthM, face.frequencyHz, cloud.bladder) / 20),
+      amplitude: amplitudeFromDb(fishTargetStrength(cloud.lengthM, face.frequencyHz, cloud.bladder)),
       x: cloud.x,
       y: cloud.y,
       z: cloud.z,

@@ -1,3 +1,4 @@
+import { amplitudeFromDb } from '@/core/maths';
 import { FISH_HIGHLIGHTS, fishTargetStrength, tiltEffect } from '@/core/water';
 import type { Face } from '@/core/rig';
 import { fishAt, gearAt, type Scene, type Track } from '@/core/scene';
@@ -94,17 +95,17 @@ export function tracePoints(
   };
 
   const fishAmplitude = scene.fish.map((f) =>
-    Math.pow(10, fishTargetStrength(f.lengthM, face.frequencyHz, f.bladder) / 20),
+    amplitudeFromDb(fishTargetStrength(f.lengthM, face.frequencyHz, f.bladder)),
   );
   // What tilt does to a fish's echo, by degree.
   const fishTilt = scene.fish.map((f) =>
     Float64Array.from({ length: 92 }, (_, deg) =>
-      Math.pow(10, tiltEffect(f.lengthM, wavelength, (deg * Math.PI) / 180) / 20),
+      amplitudeFromDb(tiltEffect(f.lengthM, wavelength, (deg * Math.PI) / 180)),
     ),
   );
-  const targetAmplitude = scene.targets.map((t) => Math.pow(10, t.targetStrengthDb / 20));
-  const gearAmplitude = scene.gear.map((g) => Math.pow(10, g.targetStrengthDb / 20));
-  const drifterAmplitude = scene.drifters.map((d) => Math.pow(10, d.targetStrengthDb / 20));
+  const targetAmplitude = scene.targets.map((t) => amplitudeFromDb(t.targetStrengthDb));
+  const gearAmplitude = scene.gear.map((g) => amplitudeFromDb(g.targetStrengthDb));
+  const drifterAmplitude = scene.drifters.map((d) => amplitudeFromDb(d.targetStrengthDb));
   const place = new Float64Array(6);
   const crowds = crowdTracer(scene, track, frames, face, pattern, path, resolutionM, farM);
 

@@ -1,5 +1,6 @@
 import { fromDb, seededRandom } from '@/core/maths';
 import { bedDepthAt, type Scene, type Track } from '@/core/scene';
+import { windBubbles } from '@/core/water';
 import type { PatternTable } from './patternTable';
 import { twoWayLoss } from './traceBed';
 
@@ -17,15 +18,7 @@ export interface VolumePart {
 
 const square = (x: number): number => x * x;
 
-/**
- * Backscatter of bubbles at the surface in still air, dB re 1 m⁻¹, and what a metre per second of wind adds, dB; their depth to
- * 1/e, m, and what it adds to that (nominal; Crawford & Farmer 1987 find 0.7–1.5 m in fresh winds).
- */
-const BUBBLES_SV_DB = -58;
-const BUBBLES_PER_MPS_DB = 2.4;
-const BUBBLES_DEPTH_M = 0.15;
-const BUBBLES_DEPTH_PER_MPS_M = 0.05;
-/** What own way adds to them, dB a m/s. */
+/** What own way adds to the bubbles wind leaves, dB a m/s. */
 const WASH_PER_MPS_DB = 3;
 /** Faintest volume that is worth its time, dB re 1 m⁻¹. */
 const FAINTEST_SV_DB = -115;
@@ -107,8 +100,8 @@ export function traceVolume(
   }
   const wind = scene.water.windMps;
   if (wind > 0) {
-    const sv = fromDb(BUBBLES_SV_DB + BUBBLES_PER_MPS_DB * wind);
-    const depthM = BUBBLES_DEPTH_M + BUBBLES_DEPTH_PER_MPS_M * wind;
+    const { svDb, depthM } = windBubbles(wind);
+    const sv = fromDb(svDb);
     const gusts = along(track, 12, 11);
     parts.push(
       part(

@@ -1,3 +1,4 @@
+import { toDb } from '@/core/maths';
 import { absorptionOf, soundSpeedOf } from '@/core/water';
 import { DETECTION_DB, faceBudget, type Face, type Rig } from '@/core/rig';
 import { ENGINES, fishAt, type Fish, type Scene, type Track } from '@/core/scene';
@@ -61,7 +62,7 @@ export function visibleFish(
         if (rangeM[k]! < nearest) nearest = rangeM[k]!;
       }
       const { sourceLevelDb, noiseLevelDb } = budgets[track.engine[p]!]!;
-      const over = sourceLevelDb + 10 * Math.log10(x * x + y * y + 1e-30) - noiseLevelDb;
+      const over = sourceLevelDb + toDb(x * x + y * y + 1e-30) - noiseLevelDb;
       if (over > shown.peakDb) shown.peakDb = over;
       if (over < showsDb) continue;
       shown.pings.push(p);

@@ -1,3 +1,4 @@
+import { amplitudeToDb, fromDb } from '@/core/maths';
 /** What the bed is made of. */
 export type BedMaterial = 'rock' | 'gravel' | 'shell' | 'sand' | 'silt' | 'mud';
 
@@ -92,7 +93,7 @@ export function bedReflection(material: BedMaterial): number {
 }
 
 /** Loss of an echo from a smooth bed, dB, above 0: BL = −20 log |V|. */
-export const bedLoss = (material: BedMaterial): number => -20 * Math.log10(Math.abs(bedReflection(material)));
+export const bedLoss = (material: BedMaterial): number => -amplitudeToDb(Math.abs(bedReflection(material)));
 
 /** Loss of the mirror part from roughness, dB (Eckart 1953): 17.37 (kσ)². @param frequencyHz and @param speedMps give k. */
 export function roughnessLoss(material: BedMaterial, frequencyHz: number, speedMps: number): number {
@@ -105,7 +106,7 @@ export function roughnessLoss(material: BedMaterial, frequencyHz: number, speedM
  * nothing at sounder frequencies but for mud and silt under a low one.
  */
 export const coherentShare = (material: BedMaterial, frequencyHz: number, speedMps: number): number =>
-  Math.pow(10, -roughnessLoss(material, frequencyHz, speedMps) / 10);
+  fromDb(-roughnessLoss(material, frequencyHz, speedMps));
 
 /**
  * Backscatter of a square metre of bed as a power ratio: a facet lobe around square-on incidence (high-frequency
@@ -120,5 +121,5 @@ export function bedBackscatter(material: BedMaterial, incidenceRad: number, diff
   const tan2 = (1 - cos * cos) / (cos * cos);
   const v = bedReflection(material);
   const facet = ((v * v) / (8 * Math.PI * s * s * cos ** 4)) * Math.exp(-tan2 / (2 * s * s));
-  return diffuseShare * facet + Math.pow(10, lambertDb / 10) * cos * cos;
+  return diffuseShare * facet + fromDb(lambertDb) * cos * cos;
 }

@@ -15,7 +15,6 @@ export {
   lengthFactorOf,
   lureTargetStrength,
   PASS_SPREAD_DB,
-  SINGLE_PING_SPREAD_DB,
   squareOnGain,
   tiltEffect,
   tiltLoss,
@@ -35,3 +34,4 @@ export {
   type BedMaterial,
 } from './bed';
 export { absorptionOf, soundSpeedOf, type Water } from './water';
+export { boatInWaves, windBubbles } from './waves';

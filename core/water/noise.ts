@@ -1,4 +1,4 @@
-import { sumDb } from '@/core/maths';
+import { amplitudeToDb, sumDb } from '@/core/maths';
 
 /** What limits a small boat, over thermal noise, until the user has measured their own (dB). */
 export const DEFAULT_EXCESS_NOISE_DB = 47.5;
@@ -18,7 +18,7 @@ const ENGINE_PER_DECADE_DB = 3;
 export function thermalNoise(frequencyHz: number): number {
   if (!(frequencyHz > 0))
     throw new RangeError(`thermal noise: frequency must be above 0, got ${frequencyHz} Hz`);
-  return -15 + 20 * Math.log10(frequencyHz / 1000);
+  return -15 + amplitudeToDb(frequencyHz / 1000);
 }
 
 /**
@@ -28,7 +28,7 @@ export function thermalNoise(frequencyHz: number): number {
 export function windNoise(frequencyHz: number, windMps: number): number {
   if (!(windMps >= 0)) throw new RangeError(`wind noise: wind must be 0 or more, got ${windMps} m/s`);
   const f = frequencyHz / 1000;
-  return 50 + 7.5 * Math.sqrt(windMps) + 20 * Math.log10(f) - 40 * Math.log10(f + 0.4);
+  return 50 + 7.5 * Math.sqrt(windMps) + amplitudeToDb(f) - 40 * Math.log10(f + 0.4);
 }
 
 /** What the engine adds to own boat's excess noise at a frequency, dB, 0 or more. @param frequencyHz above 0 */

@@ -1,4 +1,4 @@
-import { toDb } from '@/core/maths';
+import { fromDb, toDb } from '@/core/maths';
 
 /**
  * What a fish carries of a swim bladder; it makes most of its echo.
@@ -11,9 +11,6 @@ const BLADDER_DB: Record<Bladder, number> = { closed: 0, open: -4.5, small: -10 
 
 /** Slope of level on the logarithm of length (Love 1977). */
 const LENGTH_SLOPE = 19.1;
-
-/** Standard deviation of one ping's echo about the mean from tilt and aspect, dB. */
-export const SINGLE_PING_SPREAD_DB = 5.5;
 
 /** Standard deviation of the mean echo of one pass about the fit, dB. */
 export const PASS_SPREAD_DB = 2.5;
@@ -85,7 +82,7 @@ export function squareOnGain(lengthM: number, wavelengthM: number): number {
   let weight = 0;
   for (let k = -20; k <= 20; k++) {
     const w = Math.exp(-0.5 * (k / 8) ** 2);
-    power += w * Math.pow(10, -tiltLoss(lengthM, wavelengthM, (k / 8) * USUAL_TILT_RAD) / 10);
+    power += w * fromDb(-tiltLoss(lengthM, wavelengthM, (k / 8) * USUAL_TILT_RAD));
     weight += w;
   }
   return -toDb(power / weight);

@@ -1,7 +1,6 @@
 import { useWindowDimensions } from 'react-native';
 import Svg, { Ellipse, Line, Path, Polygon, Text as SvgText } from 'react-native-svg';
-import { footprintAt, pointingAt } from '@/core/advice';
-import { placeOfFace, type Rig } from '@/core/rig';
+import { footprintAt, placeOfFace, pointingAt, type Rig } from '@/core/rig';
 import { FONT, useTones } from '@/ui';
 import { useUnits } from '../units';
 

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { boatsStore, changeRig, deleteBoat, keepBoat, planStore, switchBoat } from '@/stores';
+import { problemOf } from '@/core/formats';
+import { addBoat, boatsStore, changeRig, deleteBoat, otherBoats, planStore, switchBoat } from '@/stores';
 import { Button, Text } from '@/ui';
 
 /** Longest name of a boat. */
@@ -10,29 +11,39 @@ const LONGEST_NAME = 60;
 
 /** The boats kept, and the one in use. */
 export function Boats() {
-  const { rig } = useStore(planStore);
-  const { others } = useStore(boatsStore);
+  const rig = useStore(planStore, (s) => s.rig);
+  const boatId = useStore(planStore, (s) => s.boatId);
+  const boats = useStore(boatsStore, (s) => s.boats);
   const [problem, setProblem] = useState<string | null>(null);
   return (
     <View style={styles.block}>
-      <Text kind="title">Boat</Text>
       <TextInput
         mode="outlined"
         label="Name of this boat"
         accessibilityLabel="Name of this boat"
         value={rig.name}
         maxLength={LONGEST_NAME}
-        onChangeText={(name) => setProblem(changeRig({ name }))}
+        onChangeText={(name) => setProblem(problemOf(changeRig({ name })))}
         testID="boat-name"
       />
-      {others.map((other, i) => (
-        <View key={other.name} style={styles.row}>
+      {otherBoats(boats, boatId).map(({ id, rig: other }) => (
+        <View key={id} style={styles.row}>
           <Text style={styles.grow}>{other.name}</Text>
-          <Button label="Use" spoken={`Use ${other.name}`} onPress={() => switchBoat(i)} />
-          <Button tone="quiet" label="Delete" spoken={`Delete ${other.name}`} onPress={() => deleteBoat(i)} />
+          <Button label="Use" spoken={`Use ${other.name}`} onPress={() => switchBoat(id)} />
+          <Button
+            tone="quiet"
+            label="Delete"
+            spoken={`Delete ${other.name}`}
+            onPress={() => deleteBoat(id)}
+          />
         </View>
       ))}
-      <Button icon="plus" label="Add another boat" onPress={() => setProblem(keepBoat())} testID="add-boat" />
+      <Button
+        icon="plus"
+        label="Add another boat"
+        onPress={() => setProblem(problemOf(addBoat()))}
+        testID="add-boat"
+      />
       {problem && <Text role="alert">{problem}</Text>}
     </View>
   );

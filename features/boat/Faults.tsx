@@ -1,7 +1,8 @@
+import { MOUNT_FAULTS, type MountFault } from '@/core/bench/mountFaults';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { MOUNT_FAULTS, startSetup, type Brief, type MountFault } from '@/core/advice';
+import { startSetup, type Brief } from '@/core/advice';
 import { planStore } from '@/stores';
 import { Button, PixelPicture, Text } from '@/ui';
 import { useMiniature } from '../useMiniature';
@@ -76,7 +77,6 @@ export function Faults() {
   const [open, setOpen] = useState(false);
   return (
     <View style={styles.block}>
-      <Text kind="heading">The mount, and what its faults draw</Text>
       <Text>
         Solid, level to the water at rest, ahead of and below what churns, nothing in its way, and the right
         kind chosen in the unit.

@@ -1,13 +1,15 @@
+import { leanAfloat, pointingAt, type Lean } from '@/core/rig';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { leanAfloat, pointingAt, type Lean } from '@/core/advice';
 import { degToRad, radToDeg } from '@/core/units';
+import type { Result } from '@/core/formats';
 import { changeRig, planStore } from '@/stores';
 import { Button, Chips, NumberField, Text } from '@/ui';
 import { useUnits } from '../units';
 import { shimWords } from './answers';
 import { hasTiltSensor, useTilt } from './useTilt';
+import { decimal } from '@/ui/decimal';
 
 /** Most a thing is believed to lean, degrees. */
 const MOST_DEG = 30;
@@ -17,7 +19,7 @@ const LEVEL: Lean = { alongRad: 0, athwartRad: 0 };
 /** A lean in words. */
 function leanWords({ alongRad, athwartRad }: Lean): string {
   const part = (rad: number, plus: string, minus: string): string =>
-    `${Math.abs(radToDeg(rad)).toFixed(1)}° ${rad >= 0 ? plus : minus}`;
+    `${decimal(Math.abs(radToDeg(rad)), 1)}° ${rad >= 0 ? plus : minus}`;
   return `${part(alongRad, 'ahead', 'astern')} and ${part(athwartRad, 'to port', 'to starboard')}`;
 }
 
@@ -32,7 +34,7 @@ function LeanFields({
   label: string;
   name: string;
   lean: Lean;
-  onChange: (lean: Lean) => string | null | void;
+  onChange: (lean: Lean) => Result | void;
   /** What the sensor says now, null when it is not asked. */
   reading: Lean | null;
 }) {
@@ -97,7 +99,7 @@ function Sensor({ onReading }: { onReading: (reading: Lean | null) => void }) {
       {measuring && !tilt && <Text>Waiting for the sensor. If nothing comes, type the angles instead.</Text>}
       {now && (
         <Text kind="figure">
-          {radToDeg(now.alongRad).toFixed(1)}° fore and aft, {radToDeg(now.athwartRad).toFixed(1)}° athwart
+          {decimal(radToDeg(now.alongRad), 1)}° fore and aft, {decimal(radToDeg(now.athwartRad), 1)}° athwart
           {tilt.steady ? ', steady' : ', hold still'}
         </Text>
       )}
@@ -139,11 +141,10 @@ export function Level() {
   const [deckAfloat, setDeckAfloat] = useState(LEVEL);
   const [deckOnTrailer, setDeckOnTrailer] = useState(LEVEL);
   const [faceOnTrailer, setFaceOnTrailer] = useState(LEVEL);
-  const take = (lean: Lean): string | null => changeRig({ mount: { ...mount, ...lean } });
+  const take = (lean: Lean): Result => changeRig({ mount: { ...mount, ...lean } });
   const carried = leanAfloat(deckAfloat, deckOnTrailer, faceOnTrailer);
   return (
     <View style={styles.block}>
-      <Text kind="heading">Level check</Text>
       <Text>
         Level to the water at rest, not to the hull or the trailer. Measure the deck afloat at its usual load,
         then deck and transducer on the trailer: what counts is how they lean against each other.

@@ -1,9 +1,11 @@
+import { excessNoiseFromWeight } from '@/core/rig';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { excessNoiseFromWeight, waterOf } from '@/core/advice';
+import { waterOf } from '@/core/advice';
 import { measure } from '@/core/units';
-import type { Engine } from '@/core/water';
+import { DEFAULT_EXCESS_NOISE_DB, type Engine } from '@/core/water';
+import { problemOf } from '@/core/formats';
 import { changeRig, notify, planStore } from '@/stores';
 import { Button, Chips, NumberField, Text } from '@/ui';
 import { useUnits } from '../units';
@@ -30,11 +32,14 @@ export function NoiseCheck() {
   });
   return (
     <View style={styles.block}>
-      <Text kind="heading">How noisy is your boat?</Text>
       <Text>
-        Lower a small lead weight straight under {face.label}, gain up to the first specks, and note where it
-        is lost. The bed is no use for this: it shows far too deep. Now: {Math.round(rig.excessNoiseDb)} dB
-        over the quietest there can be.
+        Lower a small lead weight straight under the {face.label}. Turn the gain up to first specks. Note the
+        depth where you lose it. The bed is no use for this: it shows far too deep.
+      </Text>
+      <Text faint>
+        {rig.excessNoiseDb === DEFAULT_EXCESS_NOISE_DB
+          ? 'Your boat’s noise is assumed, not measured.'
+          : 'Your boat’s noise is measured. Measure again after a change of mount or engine.'}
       </Text>
       <Chips label="Weight" options={WEIGHTS} value={massKg} onChange={setMass} />
       <Chips
@@ -57,12 +62,13 @@ export function NoiseCheck() {
         testID="lost-at"
       />
       <Button
-        label={`Use it: ${Math.round(excess)} dB`}
+        label="Use this depth"
+        spoken={`Use this depth: noise ${Math.round(excess)} dB over the quietest`}
         onPress={() => {
-          const wrong = changeRig({ excessNoiseDb: Math.round(excess * 10) / 10 });
+          const wrong = problemOf(changeRig({ excessNoiseDb: Math.round(excess * 10) / 10 }));
           notify(
             wrong ??
-              `Every prediction now counts with your boat's own noise, lost at ${show('depth', lostAtM)}.`,
+              `Saved. Your plan now uses your boat’s own noise, measured at ${show('depth', lostAtM)}.`,
           );
         }}
         testID="use-noise"

@@ -2,6 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { firstTransducerAt, placeOfFace, transducersOf, type BoatPlace, type Transducer } from '@/core/rig';
 import { measure } from '@/core/units';
+import type { Result } from '@/core/formats';
 import { changeRig, moveTransducer, planStore } from '@/stores';
 import { NumberField, Text } from '@/ui';
 import { useUnits } from '../units';
@@ -52,7 +53,7 @@ export function Places() {
     label: string,
     place: BoatPlace,
     axis: 'x' | 'y',
-    onMove: (place: BoatPlace) => string | null,
+    onMove: (place: BoatPlace) => Result,
   ) => (
     <NumberField
       label={label}
@@ -64,12 +65,7 @@ export function Places() {
       testID={`${name}-${axis}`}
     />
   );
-  const both = (
-    name: string,
-    label: string,
-    place: BoatPlace,
-    onMove: (place: BoatPlace) => string | null,
-  ) => (
+  const both = (name: string, label: string, place: BoatPlace, onMove: (place: BoatPlace) => Result) => (
     <View key={name} style={styles.row}>
       {field(name, `${label} forward`, place, 'x', onMove)}
       {field(name, `${label} to port`, place, 'y', onMove)}
@@ -77,7 +73,6 @@ export function Places() {
   );
   return (
     <View style={styles.block}>
-      <Text kind="heading">Where things are</Text>
       <Text faint kind="small">
         From above, bow up, and from the side, bow to the right. Drag a dot or its name, or type how far it is
         from the {others.length > 0 ? 'first ' : ''}transducer.

@@ -1,17 +1,13 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { coneFromWeight, coneOfShare, faceAt, TRANSDUCERS, type Face, type Station } from '@/core/rig';
+import { coneFromWeight, coneOfShare, faceAt, TRANSDUCERS, type Face } from '@/core/rig';
 import { degToRad, measure, radToDeg } from '@/core/units';
-import { changeFace, changeRig, changeTransducer, planStore } from '@/stores';
+import { problemOf, type Result } from '@/core/formats';
+import { changeFace, changeRig, changeTransducer, planStore, removeFace, renameFace } from '@/stores';
 import { Button, Chips, NumberField, Text, Tick, useTones } from '@/ui';
 import { useUnits } from '../units';
-
-const STATION_WORDS: readonly { value: Station; label: string }[] = [
-  { value: 'both', label: 'On every screen' },
-  { value: 'stern', label: 'Stern screen' },
-  { value: 'bow', label: 'Bow screen' },
-];
 
 /** Rules of thumb for a footprint, as shares of the depth. */
 const RULES = [
@@ -33,7 +29,7 @@ function UnknownCone({ face, onCone }: { face: Face; onCone: (rad: number) => vo
     <>
       <Tick
         label="I do not know this cone"
-        hint="answers are then given for the widest and the narrowest it may be"
+        hint="you get answers for the widest and the narrowest it may be"
         on={unsure}
         onPress={() =>
           changeRig({
@@ -46,8 +42,8 @@ function UnknownCone({ face, onCone }: { face: Face; onCone: (rad: number) => vo
       {unsure && (
         <View style={styles.find}>
           <Text>
-            To find out: lower a weight straight under the transducer to where it shows well, then move it
-            sideways until it is just lost.
+            To find out, lower a weight straight under the transducer until it shows well. Then move it
+            sideways until you lose it.
           </Text>
           <View style={styles.row}>
             <NumberField
@@ -96,20 +92,45 @@ function UnknownCone({ face, onCone }: { face: Face; onCone: (rad: number) => vo
 }
 
 function FaceNumbers({ face }: { face: Face }) {
-  const { rig } = useStore(planStore);
   const tones = useTones();
   const [problem, setProblem] = useState<string | null>(null);
+  const [name, setName] = useState(face.label);
+  // Another frequency names it anew.
+  const [named, setNamed] = useState(face.label);
+  if (named !== face.label) {
+    setNamed(face.label);
+    setName(face.label);
+  }
   // As it was before another frequency was typed.
   const [before, setBefore] = useState<Face | null>(null);
   const cone = face.beam.shape === 'cone';
   const following = cone ? coneAtNew(before, face) : null;
-  const setAngle = (rad: number): string | null =>
+  const setAngle = (rad: number): Result =>
     changeFace(face.id, {
       beam: { ...face.beam, athwartRad: rad, alongRad: cone ? rad : face.beam.alongRad },
     });
   return (
     <View style={[styles.face, { borderTopColor: tones.rule }]}>
-      <Text bold>{face.label}</Text>
+      <View style={styles.row}>
+        <TextInput
+          mode="outlined"
+          label="Name of this beam"
+          accessibilityLabel={`Name of the ${face.label} beam`}
+          value={name}
+          maxLength={40}
+          onChangeText={setName}
+          onBlur={() => setProblem(problemOf(renameFace(face.id, name)))}
+          style={styles.grow}
+          testID={`name-${face.id}`}
+        />
+        <Button
+          tone="quiet"
+          label="Remove"
+          spoken={`Remove the ${face.label} beam`}
+          onPress={() => setProblem(problemOf(removeFace(face.id)))}
+          testID={`remove-${face.id}`}
+        />
+      </View>
       <View style={styles.row}>
         <NumberField
           label={cone ? 'Cone' : 'Side to side'}
@@ -163,20 +184,14 @@ function FaceNumbers({ face }: { face: Face }) {
             label={`Use ${radToDeg(following).toFixed(0)}°`}
             spoken={`${face.label}: use a cone of ${radToDeg(following).toFixed(0)} degrees`}
             onPress={() => {
-              setProblem(setAngle(following));
+              setProblem(problemOf(setAngle(following)));
               setBefore(null);
             }}
           />
         </View>
       )}
-      {cone && <UnknownCone face={face} onCone={(rad) => setProblem(setAngle(rad))} />}
+      {cone && <UnknownCone face={face} onCone={(rad) => setProblem(problemOf(setAngle(rad)))} />}
       {problem && <Text role="alert">{problem}</Text>}
-      <Chips
-        label={`${face.label} is shown on`}
-        options={STATION_WORDS}
-        value={rig.feeds[face.id] ?? 'both'}
-        onChange={(station) => changeRig({ feeds: { ...rig.feeds, [face.id]: station } })}
-      />
     </View>
   );
 }
@@ -197,9 +212,8 @@ export function Transducers() {
   const [problem, setProblem] = useState<string | null>(null);
   return (
     <View style={styles.block}>
-      <Text kind="heading">Transducers</Text>
       <Text faint kind="small">
-        Kinds, not makes: take the nearest and type its own numbers.
+        Tick the nearest kind, then type your own numbers below.
       </Text>
       {TRANSDUCERS.map((t) => {
         const on = t.faces.some((f) => rig.faces.some((own) => own.id === f.id));
@@ -209,7 +223,7 @@ export function Transducers() {
             label={t.label}
             hint={t.use}
             on={on}
-            onPress={() => setProblem(changeTransducer(t.faces, !on))}
+            onPress={() => setProblem(problemOf(changeTransducer(t.faces, !on)))}
           />
         );
       })}

@@ -2,31 +2,20 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { calibrateChart, UNIT_CONTROLS, type UnitControl, type UnitScale } from '@/core/picture';
-import { forgetScale, planStore, tellScale, timeChart, unitStore } from '@/stores';
+import { problemOf } from '@/core/formats';
+import { calibrateChart, UNIT_CONTROLS, type UnitControl } from '@/core/picture';
+import type { UnitScale } from '@/core/rig';
+import { controlName } from '../words/controls';
+import { forgetScale, openUnitOf, planStore, tellScale, timeChart } from '@/stores';
 import { Button, Chips, NumberField, Text, useTones } from '@/ui';
-
-const WORDS: Record<UnitControl, string> = {
-  gain: 'Gain',
-  firstColour: 'First colour',
-  colourSpread: 'Colour spread',
-  otherSounders: 'Other sounders',
-  noiseRejection: 'Noise rejection',
-  topWater: 'Top water',
-  tvg: 'Gain by depth (TVG)',
-  chartSpeed: 'Chart speed',
-  pingRate: 'Ping rate',
-  brightness: 'Brightness',
-  contrast: 'Contrast',
-  sharpening: 'Sharpening',
-};
+import { decimal } from '@/ui/decimal';
 
 const FRESH: UnitScale = { word: '', lowest: 0, highest: 10, step: 1, direction: 'more' };
 
 /** How the unit words and counts one control. */
 function Scale({ control }: { control: UnitControl }) {
-  const told = useStore(unitStore, (s) => s.profile[control]);
-  const [scale, setScale] = useState<UnitScale>(told ?? { ...FRESH, word: WORDS[control] });
+  const told = useStore(planStore, (s) => openUnitOf(s).scales[control]);
+  const [scale, setScale] = useState<UnitScale>(told ?? { ...FRESH, word: controlName(control, null) });
   const [problem, setProblem] = useState<string | null>(null);
   const number = (key: 'lowest' | 'highest' | 'step', label: string) => (
     <NumberField
@@ -69,8 +58,7 @@ function Scale({ control }: { control: UnitControl }) {
         <Button
           label={told ? 'Change it' : 'Tell it'}
           onPress={() => {
-            const wrong = tellScale(control, scale);
-            setProblem(wrong && `This cannot be: ${wrong}.`);
+            setProblem(problemOf(tellScale(control, scale)));
           }}
           testID="scale-tell"
         />
@@ -88,9 +76,9 @@ function Scale({ control }: { control: UnitControl }) {
 
 /** Two timings of one mark across the screen. */
 function ChartTimings() {
-  const { profile, chart } = useStore(unitStore);
-  const columns = useStore(planStore, (s) => s.rig.screen.columns);
-  const scale = profile.chartSpeed;
+  const { scales, chart, screen } = useStore(planStore, openUnitOf);
+  const { columns } = screen;
+  const scale = scales['chartSpeed'];
   const [a, setA] = useState(chart?.[0] ?? { shown: 3, acrossS: 60 });
   const [b, setB] = useState(chart?.[1] ?? { shown: 6, acrossS: 30 });
   const [problem, setProblem] = useState<string | null>(null);
@@ -121,7 +109,7 @@ function ChartTimings() {
     if (!chart) return null;
     try {
       const { columnsPerS } = calibrateChart(columns, scale.lowest, scale.highest, chart[0], chart[1]);
-      const perColumn = (shown: number): string => `${(1 / columnsPerS(shown)).toFixed(2)} s a column`;
+      const perColumn = (shown: number): string => `${decimal(1 / columnsPerS(shown), 2)} s a column`;
       return `${scale.lowest} is ${perColumn(scale.lowest)}, ${scale.highest} is ${perColumn(scale.highest)}.`;
     } catch {
       return null;
@@ -159,7 +147,7 @@ function ChartTimings() {
 /** The user's own unit: how it counts what a plan speaks of. Asked for nothing until it is wanted. */
 export function UnitScales() {
   const tones = useTones();
-  const { profile } = useStore(unitStore);
+  const { scales } = useStore(planStore, openUnitOf);
   const [control, setControl] = useState<UnitControl | null>(null);
   return (
     <View style={styles.block}>
@@ -170,7 +158,10 @@ export function UnitScales() {
       <Chips
         label="Control"
         value={control ?? ('' as UnitControl)}
-        options={UNIT_CONTROLS.map((c) => ({ value: c, label: `${WORDS[c]}${profile[c] ? ' ✓' : ''}` }))}
+        options={UNIT_CONTROLS.map((c) => ({
+          value: c,
+          label: `${controlName(c, null)}${scales[c] ? ' ✓' : ''}`,
+        }))}
         onChange={setControl}
       />
       {control && (

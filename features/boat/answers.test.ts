@@ -58,7 +58,9 @@ describe('what a beam answers', () => {
   });
   it('says how far behind the bow its water lies, where it is read there', () => {
     expect(answer(GENERIC_RIG, 'cone-200', 10, /bow/)).toBe('6.2\u00a0m behind you');
-    const stern = { ...GENERIC_RIG, feeds: { 'cone-200': 'stern' as const } };
+    const [unit] = GENERIC_RIG.units;
+    const bow = { ...unit!, id: 'unit-2', station: 'bow' as const, faceIds: ['slice-455'] };
+    const stern = { ...GENERIC_RIG, units: [unit!, bow] };
     expect(answer(stern, 'cone-200', 10, /bow/)).toBeUndefined();
     const atBow = { ...GENERIC_RIG, positions: { ...GENERIC_RIG.positions, stern: { x: -6, y: 0 } } };
     expect(answer(atBow, 'cone-200', 10, /bow/)).toBe('under you');
@@ -92,7 +94,7 @@ describe('what the boat answers', () => {
   it('how a bracket is turned', () => {
     expect(shimWords(0, 0)).toBe('Level within half a degree.');
     expect(shimWords(degToRad(-3), degToRad(2))).toBe(
-      'Turn the bracket 3.0° down at the back and 2.0° to starboard.',
+      'Turn the bracket 3° down at the back and 2° to starboard.',
     );
   });
 });

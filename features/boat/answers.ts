@@ -1,25 +1,26 @@
+import { bedEchoesHeard } from '@/core/advice';
 import {
-  bedEchoesHeard,
   blindHeight,
+  type BoatPlace,
+  coneSpan,
+  type Face,
+  faceBudget,
   falseBeds,
+  type Footprint,
   footprintAt,
   lureInView,
-  pointingAt,
-  type Footprint,
-} from '@/core/advice';
-import {
-  coneSpan,
-  faceBudget,
   placeFromFace,
   placeOfFace,
-  waterPerRow,
-  type BoatPlace,
-  type Face,
+  pointingAt,
   type Rig,
+  screenOf,
+  showsFace,
+  waterPerRow,
 } from '@/core/rig';
 import { soundSpeedOf, type Water } from '@/core/water';
 import { radToDeg } from '@/core/units';
 import type { Units } from '../units';
+import { decimal } from '@/ui/decimal';
 
 /** A question and its answer in one line. */
 export interface Answer {
@@ -76,7 +77,9 @@ export function beamAnswers(rig: Rig, face: Face, asked: Asked, water: Water, un
   const lures = faces.map((f) => lureInView(f, rig.mount, rod));
   const c = soundSpeedOf(water);
   const unsure = faces.length > 1;
-  const station = rig.feeds[face.id] ?? 'both';
+  const atBow = rig.units.some((u) => u.station === 'bow' && showsFace(u, face.id));
+  // A boat whose only unit stands at the stern may still be fished from the bow.
+  const readAtBow = atBow || rig.units.length === 1;
   const bowM = rig.positions.stern.x + rig.lengthM - placeOfFace(rig, face.id).x;
   return [
     ...(unsure
@@ -107,7 +110,7 @@ export function beamAnswers(rig: Rig, face: Face, asked: Asked, water: Water, un
         faces.map((f) => blindHeight(f, depthM, slopeRad, c)),
       )}`,
     },
-    ...(station === 'bow' || station === 'both'
+    ...(readAtBow
       ? [
           {
             question: 'Read at the bow, this water lies',
@@ -148,11 +151,11 @@ export function boatAnswers(rig: Rig, { depthM, pingRate }: Asked, water: Water,
           : `${units.height(Math.abs(forwardM))} ${forwardM >= 0 ? 'ahead' : 'astern'}${Math.abs(portM) > 0.01 * depthM ? `, ${units.height(Math.abs(portM))} to ${portM >= 0 ? 'port' : 'starboard'}` : ''}; a level bed is drawn ${units.height(tooDeepM)} too deep`,
     },
     {
-      question: `One row of ${rig.screen.rows}, window to ${units.show('depth', 1.2 * depthM, 0)}`,
-      answer: `${units.show('small', waterPerRow(1.2 * depthM, rig.screen.rows))} of water, half of that at ×2`,
+      question: `One row of ${screenOf(rig).rows}, window to ${units.show('depth', 1.2 * depthM, 0)}`,
+      answer: `${units.show('small', waterPerRow(1.2 * depthM, screenOf(rig).rows))} of water, half of that at ×2`,
     },
     {
-      question: `False beds at ${Number(pingRate.toFixed(1))} pings a second`,
+      question: `False beds at ${decimal(pingRate, 1)} pings a second`,
       answer:
         late.length === 0
           ? 'none: all echoes are back in time'
@@ -166,7 +169,7 @@ export function boatAnswers(rig: Rig, { depthM, pingRate }: Asked, water: Water,
 /** How a bracket is to be turned so that the face is level. */
 export function shimWords(alongRad: number, athwartRad: number): string {
   const part = (rad: number, more: string, less: string): string | null =>
-    Math.abs(radToDeg(rad)) < 0.5 ? null : `${Math.abs(radToDeg(rad)).toFixed(1)}° ${rad > 0 ? more : less}`;
+    Math.abs(radToDeg(rad)) < 0.5 ? null : `${decimal(Math.abs(radToDeg(rad)), 1)}° ${rad > 0 ? more : less}`;
   const parts = [
     part(alongRad, 'down at the front', 'down at the back'),
     part(athwartRad, 'to starboard', 'to port'),

@@ -1,36 +1,59 @@
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { targetOf } from '@/core/advice';
 import type { Entry } from '@/core/logbook';
-import { deleteEntry, planStore, takeToBench } from '@/stores';
+import { deleteEntry, notify, planStore, takeToBench } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
-import { PRESENTATION_WORDS } from '../plan/wording';
+import { PRESENTATION_WORDS } from '../words/brief';
 import { confidenceWords } from '../read/wording';
 import { useUnits } from '../units';
 
-const when = (iso: string): string =>
-  new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso));
+// Made once: making one takes longer than a whole row.
+const DATES = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const when = (iso: string): string => DATES.format(new Date(iso));
 
 interface Props {
   entry: Entry;
   open: boolean;
-  onPress: () => void;
+  onPress: (id: string) => void;
+}
+
+/** What the pass was over, in a line. */
+function SourceWords({ source }: { source: Entry['source'] }) {
+  const { show, band } = useUnits();
+  if (source.kind === 'scene') return <Text>Named water, no. {source.seed}.</Text>;
+  if (source.kind === 'recording') return <Text>From the recording {source.name}.</Text>;
+  const { brief } = source;
+  return (
+    <Text>
+      {targetOf(brief).label}, {band('depth', brief.fromM, brief.toM, 0)},{' '}
+      {PRESENTATION_WORDS[brief.presentation].sentence}
+      {brief.speedMps > 0.05 ? ` at ${show('speed', brief.speedMps)}` : ''}.
+    </Text>
+  );
 }
 
 /** One kept pass: the call first, the rest on demand. */
-export function EntryRow({ entry, open, onPress }: Props) {
+export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) {
   const tones = useTones();
   const router = useRouter();
-  const { show, band, height } = useUnits();
-  const { brief, settings, marks } = entry;
+  const { show, height } = useUnits();
+  const { source, rig, settings, marks } = entry;
   const again = (): void => {
-    takeToBench({ brief, rig: planStore.getState().rig, seed: entry.seed, settings });
+    takeToBench({ source, rig: rig ?? planStore.getState().rig }, settings);
+    if (rig === null) notify('This entry has no boat saved with it. It opens on your boat of today.');
     router.push('/tune');
   };
   return (
-    <View role="listitem" style={[styles.row, { borderTopColor: tones.rule }]}>
-      <Pressable role="button" aria-expanded={open} onPress={onPress} style={styles.head}>
-        <Text bold>{entry.call || 'No call made'}</Text>
+    <View
+      role="article"
+      aria-label={entry.call || entry.title}
+      style={[styles.row, { borderTopColor: tones.rule }]}
+      testID="log-entry"
+    >
+      <Pressable role="button" aria-expanded={open} onPress={() => onPress(entry.id)} style={styles.head}>
+        <Text bold>{entry.call || 'No call yet'}</Text>
         <Text faint kind="small">
           {entry.title} · {when(entry.keptAt)} · {marks.length} {marks.length === 1 ? 'mark' : 'marks'}
         </Text>
@@ -38,15 +61,13 @@ export function EntryRow({ entry, open, onPress }: Props) {
       {open && (
         <View style={styles.more}>
           {entry.note !== '' && <Text>{entry.note}</Text>}
+          <SourceWords source={source} />
+          {rig && <Text faint>On {rig.name}.</Text>}
           <Text>
-            {targetOf(brief).label}, {band('depth', brief.fromM, brief.toM, 0)},{' '}
-            {PRESENTATION_WORDS[brief.presentation].sentence}
-            {brief.speedMps > 0.05 ? ` at ${show('speed', brief.speedMps)}` : ''}.
-          </Text>
-          <Text>
-            Range {show('depth', settings.rangeM, 0)}, gain {String(settings.gainDb).replace('-', '−')} dB,
-            colours {settings.firstColourDb} + {settings.colourSpreadDb} dB, {settings.pingRate} pings and{' '}
-            {settings.chartSpeed} columns a second.
+            Settings: range {show('depth', settings.rangeM, 0)}, gain{' '}
+            {String(settings.gainDb).replace('-', '−')} dB, colours {settings.firstColourDb} +{' '}
+            {settings.colourSpreadDb} dB, {settings.pingRate} pings and {settings.chartSpeed} columns a
+            second.
           </Text>
           {marks.map((mark, i) => (
             <Text key={i} kind="small" faint>
@@ -55,7 +76,9 @@ export function EntryRow({ entry, open, onPress }: Props) {
                 : mark.kind === 'cover'
                   ? 'On the bed'
                   : `Mark (${mark.shape})`}{' '}
-              at {show('depth', mark.rangeM)}, {height(mark.heightM)} high, {confidenceWords(mark.confidence)}
+              {/* Single marks of older entries have the rise of their legs in it. */}
+              at {show('depth', mark.rangeM)}, {mark.kind === 'fish' ? '' : `${height(mark.heightM)} high, `}
+              {confidenceWords(mark.confidence)}
             </Text>
           ))}
           <View style={styles.actions}>
@@ -70,7 +93,7 @@ export function EntryRow({ entry, open, onPress }: Props) {
       )}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: { borderTopWidth: 1 },

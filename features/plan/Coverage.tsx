@@ -2,9 +2,10 @@ import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { driftOver, lanesOver, type Brief, type Ground, type Lanes, type Setup } from '@/core/advice';
-import { measure } from '@/core/units';
+import { measure, type UnitSystem } from '@/core/units';
 import { Chips, Dial, Text, useTones } from '@/ui';
 import { useUnits, type Units } from '../units';
+import { decimal } from '@/ui/decimal';
 
 const SKETCH = { width: 300, height: 180 };
 
@@ -57,11 +58,16 @@ function Sketch({ lanes, ground }: { lanes: Lanes; ground: Ground }) {
   );
 }
 
+/** Litres in a US gallon, which goes with feet and miles. */
+const L_PER_GALLON = 3.785411784;
+const fuelIn = (system: UnitSystem, litres: number): string =>
+  system === 'feet' ? `${decimal(litres / L_PER_GALLON, 1)}\u00a0gal` : `${decimal(litres, 1)}\u00a0l`;
+
 const minutes = (s: number): string =>
-  s < 5400 ? `${Math.max(1, Math.round(s / 60))}\u00a0min` : `${(s / 3600).toFixed(1)}\u00a0h`;
+  s < 5400 ? `${Math.max(1, Math.round(s / 60))}\u00a0min` : `${decimal(s / 3600, 1)}\u00a0h`;
 
 function laneWords(lanes: Lanes, ground: Ground, units: Units, face: string): string {
-  const fuel = lanes.fuelL === null ? '' : ` and ${lanes.fuelL.toFixed(1)}\u00a0l of fuel`;
+  const fuel = lanes.fuelL === null ? '' : ` and ${fuelIn(units.system, lanes.fuelL)} of fuel`;
   return (
     `${lanes.count} ${lanes.count === 1 ? 'lane' : `lanes, ${units.height(lanes.spacingM)} apart`}: the ${face} beam covers ${units.height(lanes.swathM)} at ${units.show('depth', ground.depthM, 0)}. ` +
     `${units.show('depth', lanes.distanceM, 0)} to go, ${minutes(lanes.timeS)}${fuel}. ` +
@@ -152,7 +158,7 @@ export const Coverage = memo(function Coverage({ brief, setup }: { brief: Brief;
             low={0}
             high={40}
             step={0.5}
-            show={(x) => (x === 0 ? 'not counted' : `${x}\u00a0l an hour`)}
+            show={(x) => (x === 0 ? 'not counted' : `${fuelIn(units.system, x)} an hour`)}
             onChange={(x) => setGround({ ...ground, fuelLph: x })}
           />
           {problem && <Text role="alert">{problem}</Text>}

@@ -1,65 +1,114 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import type { Setup } from '@/core/advice';
+import { useEffect, useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
 import { kmhToMps } from '@/core/units';
-import { Button, Text, Tick, useTones } from '@/ui';
+import { clearTicks, deckStore, openDeckPhase, openPhase, planStore, tickLine, turnPage } from '@/stores';
+import { Button, Chips, Icon, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
+import { PHASE_WORDS } from '../words/brief';
+import { deckPages, type DeckLine } from './deckPages';
 import { useOwnUnit, usePlan } from './usePlan';
 import { useSpeed } from './useSpeed';
 import { useWakeLock } from './useWakeLock';
-import { CONTROL_WORDS, lineValue, PHASE_WORDS } from './wording';
 
 /** A swipe goes at least so far, px. */
 const SWIPE_PX = 40;
 /** Faster than this the card only shows, m/s. */
 const UNDER_WAY_MPS = kmhToMps(8);
 
-/** The setup for sun and wet hands: one line at a time, ticked off as it is set on the unit. */
+/** One line: name and value large, ticked off by a tap anywhere on it. */
+function Line({ line, on, onPress }: { line: DeckLine; on: boolean; onPress: () => void }) {
+  const tones = useTones();
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      aria-label={`${line.name}: ${line.value}`}
+      onPress={onPress}
+      style={[styles.line, { borderTopColor: tones.rule }]}
+      testID="deck-line"
+    >
+      <Icon
+        name={on ? 'checkbox-marked' : 'checkbox-blank-outline'}
+        colour={on ? tones.water : tones.ink}
+        size={32}
+      />
+      <View style={styles.words}>
+        <Text style={styles.name} numberOfLines={1}>
+          {line.name}
+        </Text>
+        <Text bold style={[styles.value, { color: on ? tones.faint : tones.ink }]}>
+          {line.value}
+        </Text>
+      </View>
+    </Pressable>
+  );
+}
+
+/** The setup for sun and wet hands: five lines a page, ticked off as they are set on the unit; later phases show what changes. */
 export function DeckScreen() {
-  const { phase, setup, slice } = usePlan();
+  const { phases, phase, setup, slice, before } = usePlan();
   const own = useOwnUnit();
   const units = useUnits();
-  const tones = useTones();
   const router = useRouter();
   const awake = useWakeLock();
-  const [at, setAt] = useState(0);
-  const [done, setDone] = useState<readonly string[]>([]);
+  const { pages: places, ticks } = useStore(deckStore);
+  const [all, setAll] = useState(false);
   const [watching, setWatching] = useState(false);
   const [from, setFrom] = useState<number | null>(null);
-  const speed = useSpeed(watching);
+  const { speed, problem } = useSpeed(watching);
   const underWay = speed !== null && speed > UNDER_WAY_MPS;
-  const cardsOf = (of: Setup, before: string) =>
-    of.lines.map((line) => ({
-      line,
-      face: of.prediction.face,
-      name: `${before}${CONTROL_WORDS[line.control]}`,
-    }));
-  const cards = [...cardsOf(setup, ''), ...(slice ? cardsOf(slice, 'Slice: ') : [])];
-  const count = cards.length;
-  const { line, face, name } = cards[Math.min(at, count - 1)]!;
-  const step = (by: number): void => setAt((k) => Math.min(count - 1, Math.max(0, k + by)));
+  const name = phase.presentation;
+  const at = phases.findIndex((p) => p.presentation === name);
+  const pages = useMemo(
+    () => deckPages(name, { setup, slice }, all ? null : before, units, own),
+    [name, setup, slice, before, all, units, own],
+  );
+  const count = Math.max(1, pages.length);
+  const page = Math.min(places[name] ?? 0, count - 1);
+  const step = (by: number): void => turnPage(name, Math.min(count - 1, Math.max(0, page + by)));
+  useEffect(() => {
+    const last = deckStore.getState().phase;
+    if (last !== null && planStore.getState().phase === null) openPhase(last);
+  }, []);
   useEffect(() => {
     const turn = (event: KeyboardEvent): void => {
-      if (event.key === 'ArrowRight') setAt((k) => Math.min(count - 1, k + 1));
-      if (event.key === 'ArrowLeft') setAt((k) => Math.max(0, k - 1));
+      // A chosen chip answers the arrows itself.
+      if (event.target instanceof HTMLInputElement) return;
+      if (event.key === 'ArrowRight') turnPage(name, Math.min(count - 1, page + 1));
+      if (event.key === 'ArrowLeft') turnPage(name, Math.max(0, page - 1));
     };
     window.addEventListener('keydown', turn);
     return () => window.removeEventListener('keydown', turn);
-  }, [count]);
-  const isDone = done.includes(name);
+  }, [name, page, count]);
+  const lines = pages[page] ?? [];
   return (
     <View style={styles.deck}>
+      <Text kind="title" style={styles.hidden}>
+        Deck card
+      </Text>
       <View style={styles.head}>
-        <Text kind="title">{PHASE_WORDS[phase.presentation]}</Text>
-        <Text kind="figure">
-          {at + 1} of {count}
+        <Chips
+          label="Phase of the day"
+          value={name}
+          options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
+          onChange={openDeckPhase}
+        />
+        <Text kind="figure" testID="deck-place">
+          {page + 1} of {count}
         </Text>
       </View>
+      {underWay && (
+        <Text bold role="status">
+          Under way: this card only shows.
+        </Text>
+      )}
+      {problem && <Text role="alert">{problem}</Text>}
       <View
-        style={styles.card}
-        onStartShouldSetResponder={() => true}
-        onResponderTerminationRequest={() => false}
+        style={styles.page}
+        onStartShouldSetResponderCapture={() => false}
+        onMoveShouldSetResponder={() => true}
         onResponderGrant={({ nativeEvent }) => setFrom(nativeEvent.pageX)}
         onResponderRelease={({ nativeEvent }) => {
           const moved = from === null ? 0 : nativeEvent.pageX - from;
@@ -68,24 +117,21 @@ export function DeckScreen() {
         }}
         testID="deck-card"
       >
-        <View aria-live="polite" style={styles.words}>
-          <Text style={styles.name}>{name}</Text>
-          <Text bold style={[styles.value, { color: tones.buoy }]} testID="deck-value">
-            {lineValue(line, units, face, own)}
-          </Text>
-        </View>
+        {lines.map((line) => (
+          <Line
+            key={line.key}
+            line={line}
+            on={ticks.includes(line.key)}
+            onPress={() => (underWay ? undefined : tickLine(line.key))}
+          />
+        ))}
+        {pages.length === 0 && (
+          <Text style={styles.name}>Nothing changes from {PHASE_WORDS[phases[at - 1]!.presentation]}.</Text>
+        )}
       </View>
-      <Tick
-        label={underWay ? 'Under way: this card only shows' : 'Set on the unit'}
-        on={isDone}
-        onPress={() => {
-          if (underWay) return;
-          setDone(isDone ? done.filter((n) => n !== name) : [...done, name]);
-        }}
-      />
       <View style={styles.row}>
         <View style={styles.half}>
-          <Button icon="arrow-left" label="Back" onPress={() => step(-1)} disabled={at === 0} />
+          <Button icon="arrow-left" label="Back" onPress={() => step(-1)} disabled={page === 0} />
         </View>
         <View style={styles.half}>
           <Button
@@ -93,36 +139,56 @@ export function DeckScreen() {
             icon="arrow-right"
             label="Next"
             onPress={() => step(1)}
-            disabled={at === count - 1}
+            disabled={page === count - 1}
             testID="deck-next"
           />
         </View>
       </View>
       <View style={styles.row}>
-        <Button tone="quiet" label="Back to the plan" onPress={() => router.push('/plan')} />
+        {at > 0 && (
+          <Button
+            tone="quiet"
+            label={all ? 'Show changes only' : 'Show all lines'}
+            onPress={() => setAll(!all)}
+          />
+        )}
+        <Button tone="quiet" label="Clear ticks" onPress={clearTicks} disabled={ticks.length === 0} />
         <Button
           tone="quiet"
-          label={watching ? 'Stop watching my speed' : 'Watch my speed'}
+          label={watching ? 'Stop watching speed' : 'Watch my speed'}
           onPress={() => setWatching(!watching)}
         />
+        <Button tone="quiet" label="Back to the plan" onPress={() => router.push('/plan')} />
       </View>
       <Text faint kind="small">
-        {awake ? 'The screen stays awake. ' : 'This browser may let the screen sleep. '}
+        {awake ? 'The screen stays on. ' : 'Your browser may turn the screen off. '}
         {speed === null ? '' : `${units.show('speed', speed)}. `}
-        Whoever steers does not tune.
+        The person steering does not tune.
       </Text>
     </View>
   );
 }
 
 const styles = StyleSheet.create({
-  deck: { flex: 1, padding: 16, gap: 10, maxWidth: 900, width: '100%', alignSelf: 'center' },
-  head: { flexDirection: 'row', justifyContent: 'space-between' },
+  deck: {
+    flex: 1,
+    paddingHorizontal: 12,
+    paddingTop: 6,
+    paddingBottom: 6,
+    gap: 4,
+    maxWidth: 900,
+    width: '100%',
+    alignSelf: 'center',
+  },
+  head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 },
+  // The card fills the screen; a screen reader still wants its heading.
+  hidden: { position: 'absolute', width: 1, height: 1, overflow: 'hidden' },
   // A swipe over words is no selection of them.
-  card: { flex: 1, justifyContent: 'center', minHeight: 160, userSelect: 'none' },
-  words: { gap: 12 },
-  name: { fontSize: 30, lineHeight: 38 },
-  value: { fontSize: 46, lineHeight: 56 },
-  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  page: { flex: 1, minHeight: 300, userSelect: 'none' },
+  line: { flex: 1, maxHeight: 130, borderTopWidth: 1, flexDirection: 'row', alignItems: 'center', gap: 12 },
+  words: { flex: 1, minWidth: 0 },
+  name: { fontSize: 24, lineHeight: 30 },
+  value: { fontSize: 32, lineHeight: 38 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
   half: { flexGrow: 1, flexBasis: 120 },
 });

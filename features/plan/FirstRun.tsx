@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
+import { speciesOf } from '@/core/advice';
 import { TRANSDUCERS, type Rig } from '@/core/rig';
-import { changeBrief, changeRig, notify, planStore, setBegun } from '@/stores';
+import { problemOf, type Result } from '@/core/formats';
+import { changeBrief, changeRig, changeUnit, notify, planStore, setBegun } from '@/stores';
 import { Button, Text, useTones } from '@/ui';
 
 const facesOf = (...ids: string[]): Rig['faces'] =>
@@ -21,8 +23,19 @@ const SCREENS = [
   { label: 'Large', screen: { rows: 720, columns: 1100 } },
 ];
 const WATERS = [
-  { label: 'Lake or river', salinity: 0 },
-  { label: 'Sea', salinity: 35 },
+  { label: 'Lake or river', change: { salinity: 0 } },
+  {
+    label: 'Sea',
+    // A kind and depths of the sea, which a lake's are not.
+    change: {
+      salinity: 35,
+      speciesId: 'cod',
+      lengthM: [...speciesOf('cod').lengthM] as [number, number],
+      fromM: 10,
+      toM: 25,
+      thermoclineM: null,
+    },
+  },
 ];
 
 /** Three taps to a boat of one's own; a sensible one is there without them. */
@@ -30,12 +43,13 @@ export function FirstRun() {
   const tones = useTones();
   const rig = useStore(planStore, (s) => s.rig);
   const [step, setStep] = useState(0);
-  const next = (wrong: string | null): void => {
+  const next = (result: Result): void => {
+    const wrong = problemOf(result);
     if (wrong) notify(wrong);
     if (step < 2) setStep(step + 1);
     else {
       setBegun();
-      notify('Your boat is set up. Every number of it can be changed under Boat.');
+      notify('Your boat is set up. Change any number of it under Boat.');
     }
   };
   const asked = [
@@ -45,11 +59,11 @@ export function FirstRun() {
     },
     {
       question: 'How large is the screen?',
-      answers: SCREENS.map(({ label, screen }) => ({ label, take: () => changeRig({ screen }) })),
+      answers: SCREENS.map(({ label, screen }) => ({ label, take: () => changeUnit({ screen }) })),
     },
     {
       question: 'Where do you fish?',
-      answers: WATERS.map(({ label, salinity }) => ({ label, take: () => changeBrief({ salinity }) })),
+      answers: WATERS.map(({ label, change }) => ({ label, take: () => changeBrief(change) })),
     },
   ][step]!;
   return (
@@ -68,7 +82,7 @@ export function FirstRun() {
         ))}
       </View>
       <View style={styles.row}>
-        <Button tone="quiet" label={`Skip: go on with “${rig.name}”`} onPress={setBegun} />
+        <Button tone="quiet" label={`Skip and use “${rig.name}”`} onPress={setBegun} />
       </View>
     </View>
   );

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { LineChart } from 'react-native-gifted-charts';
+import { LineChart } from 'react-native-gifted-charts/dist/LineChart';
 import { marginCurve, type Setup } from '@/core/advice';
 import { measure } from '@/core/units';
 import { FONT, Text, useTones } from '@/ui';

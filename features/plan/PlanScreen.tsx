@@ -1,60 +1,100 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { openPhase, planStore, preferenceStore, takeToBench } from '@/stores';
-import { Button, Chips, Text, useTones, WIDE_PX } from '@/ui';
+import { expectationOf } from '@/core/advice';
+import type { PictureKind } from '@/core/picture';
+import { openPhase, openUnit, planStore, preferenceStore, takeBriefToBench } from '@/stores';
+import { Button, Chips, Text, useWide } from '@/ui';
+import { PHASE_WORDS } from '../words/brief';
+import { BeamsAndNumbers } from './BeamsAndNumbers';
 import { BriefSentence } from './brief/BriefSentence';
+import { Cautions } from './Cautions';
 import { Coverage } from './Coverage';
 import { FirstRun } from './FirstRun';
 import { PlansSheet } from './PlansSheet';
-import { SetupCard, type Card } from './SetupCard';
+import { SetupCard } from './SetupCard';
 import { openPhaseOf, planOf, usePlan } from './usePlan';
 import { WhatToExpect } from './WhatToExpect';
-import { PHASE_WORDS } from './wording';
 
 const CARDS = [
   { value: 'cone', label: 'Cone' },
   { value: 'slice', label: 'Slice' },
-] as const satisfies readonly { value: Card; label: string }[];
+] as const satisfies readonly { value: PictureKind; label: string }[];
 
-/** The evening before: a brief that reads as a sentence, and the setup it leads to. */
+/** The evening before: a brief that reads as a sentence, what to expect of it, and the setup it leads to. */
 export function PlanScreen() {
   const begun = useStore(preferenceStore, (s) => s.begun);
-  const { phases, phase, setup, slice } = usePlan();
+  const { phases, phase, rig, unit, setup, slice, before } = usePlan();
+  const units = useStore(planStore, (s) => s.rig.units);
   const chosen = useStore(planStore, (s) => openPhaseOf(phases, s.phase, s.brief).presentation);
-  const [card, setCard] = useState<Card>('cone');
-  const tones = useTones();
+  const [card, setCard] = useState<PictureKind>('cone');
   const router = useRouter();
-  const { width } = useWindowDimensions();
   const [plansOpen, setPlansOpen] = useState(false);
-  const wide = width >= WIDE_PX;
+  const wide = useWide();
+  const onSlice = card === 'slice' && slice !== null;
 
   const take = (): void => {
-    const state = planStore.getState();
-    const now = planOf(state);
-    takeToBench({ brief: now.phase.brief, rig: state.rig, seed: 1, settings: now.setup.settings });
+    const now = planOf(planStore.getState());
+    const shown = onSlice && now.slice ? now.slice : now.setup;
+    takeBriefToBench(now.phase.brief, now.rig, shown.settings);
     router.push('/tune');
   };
 
   const sentence = (
     <View style={styles.block}>
-      <Text kind="title">Plan</Text>
       {!begun && <FirstRun />}
       <BriefSentence />
     </View>
   );
-  const action = (
-    <View style={[styles.action, !wide && { borderTopWidth: 1, borderTopColor: tones.rule }]}>
+  const day = (
+    <View style={styles.day}>
+      <Chips
+        compact
+        label="Phase of the day"
+        value={chosen}
+        options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
+        onChange={openPhase}
+      />
+      {slice && (
+        <Chips
+          compact
+          label="Picture"
+          value={onSlice ? 'slice' : 'cone'}
+          options={CARDS}
+          onChange={setCard}
+        />
+      )}
+      {units.length > 1 && (
+        <Chips
+          label="Unit"
+          value={unit.id}
+          options={units.map((u) => ({ value: u.id, label: u.name }))}
+          onChange={openUnit}
+        />
+      )}
+    </View>
+  );
+  const shown = onSlice ? slice : setup;
+  const expected = useMemo(
+    () => expectationOf(phase.brief, rig, shown.prediction, shown.settings),
+    [phase, rig, shown],
+  );
+  const expect = <WhatToExpect brief={phase.brief} rig={rig} setup={shown} expected={expected} />;
+  const table = (
+    <SetupCard
+      setup={shown}
+      card={onSlice ? 'slice' : 'cone'}
+      before={(onSlice ? before?.slice : before?.setup) ?? null}
+    />
+  );
+  const actions = (
+    <View style={styles.actions}>
       <View style={styles.grow}>
         <Button tone="main" label="Take it to the bench" onPress={take} testID="take-to-bench" />
       </View>
-      <Button label="Plans" onPress={() => setPlansOpen(true)} testID="plans" />
-    </View>
-  );
-  const forTheBoat = (
-    <View style={styles.boat}>
       <Button icon="card-text-outline" label="Deck card" onPress={() => router.push('/deck')} testID="deck" />
+      <Button label="Plans" onPress={() => setPlansOpen(true)} testID="plans" />
       <Button
         icon="printer-outline"
         label="Print or save"
@@ -63,40 +103,43 @@ export function PlanScreen() {
       />
     </View>
   );
+  const more = (
+    <>
+      <BeamsAndNumbers brief={phase.brief} setup={shown} expected={expected} />
+      <Coverage brief={phase.brief} setup={setup} />
+      <Cautions brief={phase.brief} />
+    </>
+  );
   return (
     <View style={styles.screen}>
       <ScrollView contentContainerStyle={[styles.page, wide && styles.pageWide]}>
-        <View style={wide && styles.left}>
-          {sentence}
-          {wide && action}
-          {wide && <WhatToExpect brief={phase.brief} setup={setup} />}
-          {wide && <Coverage brief={phase.brief} setup={setup} />}
-        </View>
-        <View style={wide && styles.right}>
-          <Text kind="heading" style={styles.cardTitle}>
-            Start setup
-          </Text>
-          <Chips
-            label="Phase of the day"
-            value={chosen}
-            options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
-            onChange={openPhase}
-          />
-          <Text faint kind="small" style={styles.aside}>
-            A start, not an answer: it drifts with depth, clarity, bed, speed and the hour.
-          </Text>
-          {slice && (
-            <View style={styles.cards}>
-              <Chips label="Picture" value={card} options={CARDS} onChange={setCard} />
+        <Text kind="title" style={styles.hidden}>
+          Plan
+        </Text>
+        {wide ? (
+          <>
+            <View style={styles.left}>
+              {sentence}
+              {expect}
+              {more}
             </View>
-          )}
-          <SetupCard setup={slice && card === 'slice' ? slice : setup} card={slice ? card : 'cone'} />
-          {forTheBoat}
-          {!wide && <WhatToExpect brief={phase.brief} setup={setup} />}
-          {!wide && <Coverage brief={phase.brief} setup={setup} />}
-        </View>
+            <View style={styles.right}>
+              {day}
+              {table}
+              {actions}
+            </View>
+          </>
+        ) : (
+          <>
+            {sentence}
+            {day}
+            {expect}
+            {table}
+            {actions}
+            {more}
+          </>
+        )}
       </ScrollView>
-      {!wide && action}
       <PlansSheet open={plansOpen} onClose={() => setPlansOpen(false)} />
     </View>
   );
@@ -104,7 +147,7 @@ export function PlanScreen() {
 
 const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  page: { padding: 16, paddingBottom: 32, gap: 20 },
+  page: { paddingHorizontal: 14, paddingTop: 6, paddingBottom: 32, gap: 8 },
   pageWide: {
     flexDirection: 'row',
     gap: 40,
@@ -113,13 +156,12 @@ const styles = StyleSheet.create({
     width: '100%',
     alignSelf: 'center',
   },
+  // The place is named by the tab; a screen reader still wants its heading.
+  hidden: { position: 'absolute', width: 1, height: 1, overflow: 'hidden' },
   left: { flex: 5, gap: 20, minWidth: 0 },
-  right: { flex: 6, minWidth: 0 },
-  block: { gap: 10 },
-  cardTitle: { marginTop: 4, marginBottom: 8 },
-  aside: { marginTop: 8 },
-  cards: { marginTop: 12, marginBottom: 8 },
-  action: { padding: 12, flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  right: { flex: 6, gap: 14, minWidth: 0 },
+  block: { gap: 8 },
+  day: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 10, rowGap: 6 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 10 },
   grow: { flexGrow: 1 },
-  boat: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingVertical: 14 },
 });

@@ -1,24 +1,48 @@
+import { LARGEST_PLAN_FILE, problemOf, readPlanFile, writePlanFile, type Plan } from '@/core/formats';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { planFromJson, planToJson, type Plan } from '@/core/advice';
-import { deletePlan, keepPlan, notify, plansStore, presentPlan, takeUpPlan } from '@/stores';
+import { deletePlan, keepPlan, notify, plansStore, presentPlan, renamePlan, takeUpPlan } from '@/stores';
 import { Button, chooseFile, saveFile, Sheet, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
-import { briefWords } from './wording';
+import { briefWords } from '../words/brief';
 
-/** Files larger than this are no plan, bytes. */
-const MOST_BYTES = 200_000;
 const LONGEST_NAME = 60;
 
 function Kept({ plan, onClose }: { plan: Plan; onClose: () => void }) {
   const units = useUnits();
   const tones = useTones();
   const words = briefWords(plan.brief, units, undefined);
+  const [naming, setNaming] = useState<string | null>(null);
   return (
     <View style={[styles.plan, { borderTopColor: tones.rule }]} testID={`plan-${plan.name}`}>
-      <Text bold>{plan.name}</Text>
+      {naming === null ? (
+        <Text bold>{plan.name}</Text>
+      ) : (
+        <View style={styles.row}>
+          <TextInput
+            mode="outlined"
+            label="New name"
+            accessibilityLabel={`New name of ${plan.name}`}
+            value={naming}
+            maxLength={LONGEST_NAME}
+            onChangeText={setNaming}
+            style={styles.grow}
+            testID="new-name"
+          />
+          <Button
+            label="Save"
+            spoken="Save the new name"
+            onPress={() => {
+              const wrong = problemOf(renamePlan(plan.id, naming));
+              if (wrong) notify(wrong);
+              else setNaming(null);
+            }}
+            testID="save-name"
+          />
+        </View>
+      )}
       <Text faint kind="small">
         {words.species}, {words.depth}, {words.water}. {plan.rig.name}.
       </Text>
@@ -33,9 +57,15 @@ function Kept({ plan, onClose }: { plan: Plan; onClose: () => void }) {
         />
         <Button
           tone="quiet"
+          label="Rename"
+          spoken={`Rename ${plan.name}`}
+          onPress={() => setNaming(plan.name)}
+        />
+        <Button
+          tone="quiet"
           label="Duplicate"
           spoken={`Duplicate ${plan.name}`}
-          onPress={() => notify(keepPlan(plan) ?? `Duplicated “${plan.name}”.`)}
+          onPress={() => notify(problemOf(keepPlan(plan)) ?? `Duplicated “${plan.name}”.`)}
         />
         <Button
           tone="quiet"
@@ -44,7 +74,7 @@ function Kept({ plan, onClose }: { plan: Plan; onClose: () => void }) {
           onPress={() =>
             saveFile(
               `${plan.name.replace(/[^\p{L}\p{N}]+/gu, '-')}.json`,
-              planToJson(plan),
+              writePlanFile(plan),
               'application/json',
             )
           }
@@ -53,7 +83,7 @@ function Kept({ plan, onClose }: { plan: Plan; onClose: () => void }) {
           tone="quiet"
           label="Delete"
           spoken={`Delete ${plan.name}`}
-          onPress={() => deletePlan(plan.name)}
+          onPress={() => deletePlan(plan.id)}
         />
       </View>
     </View>
@@ -68,9 +98,9 @@ export function PlansSheet({ open, onClose }: { open: boolean; onClose: () => vo
   const openFile = async (): Promise<void> => {
     const file = await chooseFile('application/json,.json');
     if (!file) return;
-    const read =
-      file.size > MOST_BYTES ? 'This file is too long to be a plan.' : planFromJson(await file.text());
-    setProblem(typeof read === 'string' ? read : keepPlan(read));
+    if (file.size > LARGEST_PLAN_FILE) return setProblem('This file is too long to be a plan.');
+    const read = readPlanFile(await file.text());
+    setProblem(problemOf(read.ok ? keepPlan(read.value) : read));
   };
   return (
     <Sheet title="Plans" open={open} onClose={onClose}>
@@ -86,9 +116,9 @@ export function PlansSheet({ open, onClose }: { open: boolean; onClose: () => vo
       <View style={styles.row}>
         <Button
           tone="main"
-          label="Keep this plan"
+          label="Save this plan"
           onPress={() => {
-            setProblem(keepPlan(presentPlan(name || 'Plan')));
+            setProblem(problemOf(keepPlan(presentPlan(name || 'Plan'))));
             setName('');
           }}
           testID="keep-plan"
@@ -97,9 +127,9 @@ export function PlansSheet({ open, onClose }: { open: boolean; onClose: () => vo
       </View>
       {problem && <Text role="alert">{problem}</Text>}
       {plans.length === 0 ? (
-        <Text faint>No plan kept yet. Keep this one and it is two taps away tomorrow.</Text>
+        <Text faint>Your saved plans will be here. Save this one, and it is two taps away tomorrow.</Text>
       ) : (
-        plans.map((plan) => <Kept key={plan.name} plan={plan} onClose={onClose} />)
+        plans.map((plan) => <Kept key={plan.id} plan={plan} onClose={onClose} />)
       )}
     </Sheet>
   );
@@ -108,4 +138,5 @@ export function PlansSheet({ open, onClose }: { open: boolean; onClose: () => vo
 const styles = StyleSheet.create({
   plan: { borderTopWidth: 1, paddingTop: 10, gap: 6 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  grow: { flexGrow: 1, minWidth: 160 },
 });

@@ -1,15 +1,18 @@
-import { toPng } from 'html-to-image';
 import { useRouter } from 'expo-router';
 import { createElement, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { expectationOf, planToJson } from '@/core/advice';
+import { expectationOf } from '@/core/advice';
+import { writePlanFile } from '@/core/formats';
 import { planStore, presentPlan } from '@/stores';
 import { Button, saveFile, saveUrl, Text, TONES, TonesContext } from '@/ui';
 import { useUnits } from '../units';
-import { expectationWords } from './expectationWords';
 import { useOwnUnit, usePlan } from './usePlan';
-import { briefWords, CONTROL_WORDS, lineReason, lineValue, PHASE_WORDS } from './wording';
+import { controlName } from '../words/controls';
+import { briefWords, PHASE_WORDS } from '../words/brief';
+import { expectationWords } from '../words/expectation';
+import { lineReason } from '../words/reasons';
+import { lineValue } from '../words/setupValues';
 
 /** On paper there is only the page: nothing of the app around it, and nothing that scrolls. */
 const PRINT = `
@@ -24,8 +27,8 @@ const PRINT = `
 
 /** The setup on one page, for paper or for a picture. */
 export function SheetScreen() {
-  const { brief, rig } = useStore(planStore);
-  const { phase, setup, slice } = usePlan();
+  const brief = useStore(planStore, (s) => s.brief);
+  const { phase, rig, setup, slice } = usePlan();
   const own = useOwnUnit();
   const units = useUnits();
   const router = useRouter();
@@ -37,9 +40,16 @@ export function SheetScreen() {
     rig.faces.find((f) => f.id === brief.faceId),
   );
   const title = `${PHASE_WORDS[phase.presentation]}, ${words.species}, ${words.depth}`;
+  const expected = expectationWords(
+    phase.brief,
+    expectationOf(phase.brief, rig, setup.prediction, setup.settings),
+    setup,
+    units,
+  );
   const savePng = async (): Promise<void> => {
     if (!paper.current) return;
     try {
+      const { toPng } = await import('html-to-image');
       saveUrl(
         'setup.png',
         await toPng(paper.current, { pixelRatio: 2, backgroundColor: TONES.day.page, skipFonts: true }),
@@ -58,7 +68,7 @@ export function SheetScreen() {
       {setup.lines.map((line) => (
         <View key={line.control} style={[styles.line, { borderTopColor: TONES.day.rule }]}>
           <View style={styles.head}>
-            <Text bold>{CONTROL_WORDS[line.control]}</Text>
+            <Text bold>{controlName(line.control, own)}</Text>
             <Text kind="figure">{lineValue(line, units, setup.prediction.face, own)}</Text>
           </View>
           <Text faint kind="small" style={styles.because}>
@@ -72,17 +82,13 @@ export function SheetScreen() {
             Slice{' '}
           </Text>
           {slice.lines
-            .map((l) => `${CONTROL_WORDS[l.control]} ${lineValue(l, units, slice.prediction.face, own)}`)
+            .map((l) => `${controlName(l.control, own)} ${lineValue(l, units, slice.prediction.face, own)}`)
             .join(' · ')}
         </Text>
       )}
-      {expectationWords(expectationOf(phase.brief, rig, setup.prediction, setup.settings), units).map((w) => (
-        <Text key={w} kind="small">
-          {w}
-        </Text>
-      ))}
+      <Text kind="small">{[...expected.lines, ...expected.details].join(' ')}</Text>
       <Text faint kind="small">
-        A start, not an answer. Not for navigation; whoever steers does not tune.
+        Start with this, then tune on the water. Not for navigation. The person steering does not tune.
       </Text>
     </View>
   );
@@ -103,7 +109,7 @@ export function SheetScreen() {
           <Button
             label="Save as a file"
             onPress={() =>
-              saveFile('plan.json', planToJson(presentPlan(title.slice(0, 60))), 'application/json')
+              saveFile('plan.json', writePlanFile(presentPlan(title.slice(0, 60))), 'application/json')
             }
             testID="save-json"
           />

@@ -1,101 +1,86 @@
-import { memo, useMemo, useState } from 'react';
+import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { expectationOf, type Brief, type Setup } from '@/core/advice';
-import { planStore } from '@/stores';
-import { PixelPicture, Text, useTones } from '@/ui';
-import { useMiniature } from '../useMiniature';
+import type { Brief, Expectation, Setup } from '@/core/advice';
+import type { Rig } from '@/core/rig';
+import { foldExpectation, preferenceStore } from '@/stores';
+import { Icon, Text, TOUCH_PX, useTones, useWide } from '@/ui';
 import { useUnits } from '../units';
-import { BudgetBar } from './BudgetBar';
-import { MarginChart } from './MarginChart';
-import { expectationWords, predictionNumbers, predictionWords } from './expectationWords';
+import { expectationWords, VERDICT_WORDS } from '../words/expectation';
+import { FishPicture } from './FishPicture';
 
-/** Highest a miniature is shown, px. */
-const MINIATURE_PX = 220;
-
-/** The predicted picture of one fish, made by the simulator at this very setup. */
-function Miniature({ brief, setup }: { brief: Brief; setup: Setup }) {
-  const rig = useStore(planStore, (s) => s.rig);
-  const tones = useTones();
-  const { picture, problem } = useMiniature(brief, rig, setup.settings);
-  if (problem) return <Text role="alert">{problem}</Text>;
-  if (!picture)
-    return (
-      <View style={[styles.waiting, { borderColor: tones.rule }]}>
-        <Text faint kind="small">
-          Drawing one fish with this setup…
-        </Text>
-      </View>
-    );
-  const scale = MINIATURE_PX / picture.rows;
-  return (
-    <PixelPicture
-      width={picture.columns}
-      height={picture.rows}
-      pixels={picture.pixels}
-      label="One fish at the middle of this water, drawn with this setup on your own screen’s rows"
-      shownWidth={Math.max(140, picture.columns * scale)}
-      shownHeight={MINIATURE_PX}
-      testID="miniature"
-    />
-  );
+interface Props {
+  brief: Brief;
+  /** As the open unit has it. */
+  rig: Rig;
+  setup: Setup;
+  expected: Expectation;
 }
 
-/** What the setup will show, in words first, numbers behind a tap. */
-export const WhatToExpect = memo(function WhatToExpect({ brief, setup }: { brief: Brief; setup: Setup }) {
-  const rig = useStore(planStore, (s) => s.rig);
-  const [chartWidth, setChartWidth] = useState(0);
+const PICTURE = { width: 168, height: 132 };
+const WIDE_PICTURE = { width: 260, height: 190 };
+
+/** What the setup will show: a picture, a verdict, two or three sentences; folds to one line. */
+export const WhatToExpect = memo(function WhatToExpect({ brief, rig, setup, expected }: Props) {
   const units = useUnits();
   const tones = useTones();
-  const [numbers, setNumbers] = useState(false);
-  const e = useMemo(() => expectationOf(brief, rig, setup.prediction, setup.settings), [brief, rig, setup]);
+  const wide = useWide();
+  const folded = useStore(preferenceStore, (s) => s.expectationFolded);
+  const { verdict, lines } = expectationWords(brief, expected, setup, units);
+  const word = (
+    <View
+      style={[
+        styles.verdict,
+        { borderColor: verdict === 'clear' ? tones.water : tones.buoy },
+        verdict === 'clear' && { backgroundColor: tones.water },
+      ]}
+    >
+      <Text kind="small" bold style={{ color: verdict === 'clear' ? tones.onWater : tones.ink }}>
+        {VERDICT_WORDS[verdict]}
+      </Text>
+    </View>
+  );
   return (
-    <View style={[styles.expect, { borderColor: tones.rule }]}>
-      <Text kind="heading">What to expect</Text>
-      <View style={styles.side}>
-        <Miniature brief={brief} setup={setup} />
-        <View testID="expectation" style={styles.words}>
-          {expectationWords(e, units).map((words) => (
-            <Text key={words}>{words}</Text>
-          ))}
-        </View>
-      </View>
-      <Text kind="heading">What each beam would show</Text>
-      {[setup.prediction, ...setup.others].map((p) => (
-        <View key={p.face.id}>
-          <Text bold={p === setup.prediction}>{predictionWords(p, units)}</Text>
-          {numbers && (
-            <>
-              <BudgetBar prediction={p} depthM={e.depthM} />
-              <Text faint kind="small">
-                {predictionNumbers(p)}
-              </Text>
-            </>
-          )}
-        </View>
-      ))}
-      {numbers && (
-        <View onLayout={({ nativeEvent }) => setChartWidth(nativeEvent.layout.width)}>
-          {chartWidth > 0 && <MarginChart setup={setup} width={chartWidth} />}
-        </View>
-      )}
+    <View style={[styles.expect, { borderColor: tones.rule }]} role="region" aria-label="What to expect">
       <Pressable
         role="button"
-        testID="show-numbers"
-        aria-expanded={numbers}
-        onPress={() => setNumbers(!numbers)}
-        style={styles.more}
+        aria-expanded={!folded}
+        aria-label={folded ? `What to expect: ${verdict}. ${lines[0]} Show` : 'What to expect: fold'}
+        onPress={() => foldExpectation(!folded)}
+        style={styles.head}
+        testID="fold-expectation"
       >
-        <Text style={{ color: tones.water }}>{numbers ? 'Hide the numbers' : 'Show the numbers'}</Text>
+        {word}
+        <Text style={styles.grow} numberOfLines={1}>
+          {folded ? lines[0] : 'What to expect'}
+        </Text>
+        <Icon name={folded ? 'chevron-down' : 'chevron-up'} colour={tones.ink} />
       </Pressable>
+      {!folded && (
+        <View style={styles.side}>
+          <FishPicture
+            brief={brief}
+            rig={rig}
+            setup={setup}
+            expected={expected}
+            {...(wide ? WIDE_PICTURE : PICTURE)}
+          />
+          <View testID="expectation" style={styles.words}>
+            {lines.map((line) => (
+              <Text key={line}>{line}</Text>
+            ))}
+          </View>
+        </View>
+      )}
     </View>
   );
 });
 
 const styles = StyleSheet.create({
-  expect: { borderTopWidth: 2, paddingTop: 14, gap: 8, marginTop: 12 },
-  side: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
-  waiting: { width: 140, height: MINIATURE_PX, borderWidth: 1, padding: 12, justifyContent: 'center' },
-  words: { gap: 6, flexGrow: 1, flexBasis: 180, flexShrink: 1 },
-  more: { minHeight: 48, justifyContent: 'center' },
+  expect: { borderTopWidth: 1, borderBottomWidth: 1 },
+  head: { minHeight: TOUCH_PX, flexDirection: 'row', alignItems: 'center', gap: 10 },
+  verdict: { borderWidth: 2, borderRadius: 4, paddingHorizontal: 8, paddingVertical: 2 },
+  grow: { flex: 1, minWidth: 0 },
+  side: { flexDirection: 'row', gap: 12, paddingBottom: 10 },
+  words: { gap: 6, flex: 1, minWidth: 0 },
 });

@@ -1,17 +1,22 @@
 import { useDeferredValue, useMemo } from 'react';
 import { useStore } from 'zustand';
-import { phasesOf, sliceSetup, startSetup, type Brief, type Phase, type Setup } from '@/core/advice';
-import { planStore, unitStore } from '@/stores';
-import type { OwnUnit } from './wording';
+import { heldOn, phasesOf, sliceSetup, startSetup, type Brief, type Phase, type Setup } from '@/core/advice';
+import { seenOnUnit, type Rig, type Unit } from '@/core/rig';
+import { openUnitOf, planStore } from '@/stores';
 
 type PlanState = ReturnType<typeof planStore.getState>;
 
-/** A plan worked out: the day's phases, the one whose card is open, its setup, and the slice's where the boat has one. */
-export interface Plan {
+/** A plan worked out for one unit: the day's phases, the one whose card is open, its setup, and the slice's where the unit shows one. */
+export interface WorkedPlan {
   phases: readonly Phase[];
   phase: Phase;
+  /** The boat as the open unit has it. */
+  rig: Rig;
+  unit: Unit;
   setup: Setup;
   slice: Setup | null;
+  /** The phase before, where there is one. */
+  before: { setup: Setup; slice: Setup | null } | null;
 }
 
 /** The phase whose card is open: the one asked for, or the brief's own. */
@@ -20,22 +25,33 @@ export const openPhaseOf = (phases: readonly Phase[], open: PlanState['phase'], 
   phases.find((p) => p.presentation === brief.presentation) ??
   phases[0]!;
 
-export function planOf({ brief, rig, habits, pins, slicePins, phase: open }: PlanState): Plan {
-  const phases = phasesOf(brief);
-  const phase = openPhaseOf(phases, open, brief);
-  const setup = startSetup(phase.brief, rig, habits, pins);
-  return { phases, phase, setup, slice: sliceSetup(phase.brief, rig, setup, habits, pins, slicePins) };
+/** The setups of a phase on the open unit. */
+function workedFor(state: PlanState, phase: Phase): { rig: Rig; setup: Setup; slice: Setup | null } {
+  const unit = openUnitOf(state);
+  const rig = seenOnUnit(state.rig, unit.id);
+  const { cone, slice } = heldOn(state.holds, unit.id);
+  const setup = startSetup(phase.brief, rig, state.habits, cone);
+  return { rig, setup, slice: sliceSetup(phase.brief, rig, setup, state.habits, slice) };
+}
+
+export function planOf(state: PlanState): WorkedPlan {
+  const phases = phasesOf(state.brief);
+  const phase = openPhaseOf(phases, state.phase, state.brief);
+  const at = phases.indexOf(phase);
+  return {
+    phases,
+    phase,
+    unit: openUnitOf(state),
+    ...workedFor(state, phase),
+    before: at > 0 ? workedFor(state, phases[at - 1]!) : null,
+  };
 }
 
 /** The plan as it stands; it follows a change a moment later, a piece at a time, so that a dial or a chip answers at once. */
-export function usePlan(): Plan {
+export function usePlan(): WorkedPlan {
   const state = useDeferredValue(useStore(planStore));
   return useMemo(() => planOf(state), [state]);
 }
 
-/** What the user has told of their own unit. */
-export function useOwnUnit(): OwnUnit {
-  const unit = useStore(unitStore);
-  const columns = useStore(planStore, (s) => s.rig.screen.columns);
-  return useMemo(() => ({ unit, columns }), [unit, columns]);
-}
+/** The unit whose card is open, with what the user has told of it. */
+export const useOwnUnit = (): Unit => useStore(planStore, openUnitOf);

@@ -1,8 +1,16 @@
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Finding } from '@/core/reading';
-import { Text, TOUCH_PX, useTones } from '@/ui';
+import { Button, Text, TOUCH_PX, useTones } from '@/ui';
 import { clock, useUnits } from '../units';
-import { confidenceWords, findingTitle, reasonWords, rivalWords, SHAPE_WORDS } from './wording';
+import {
+  confidenceWords,
+  findingNumbers,
+  findingTitle,
+  reasonWords,
+  rivalWords,
+  SHAPE_WORDS,
+} from './wording';
 
 interface Props {
   finding: Finding;
@@ -14,6 +22,7 @@ interface Props {
 export function FindingRow({ finding, open, onPress }: Props) {
   const tones = useTones();
   const units = useUnits();
+  const [numbers, setNumbers] = useState(false);
   const { show, band, height } = units;
   return (
     <View
@@ -33,11 +42,8 @@ export function FindingRow({ finding, open, onPress }: Props) {
         <View style={styles.words}>
           <Text bold>{findingTitle(finding)}</Text>
           <Text faint kind="small">
-            {show('depth', finding.rangeM)} down · {height(finding.heightM)} high ·{' '}
-            {finding.kind === 'fish'
-              ? `${finding.strengthDb.toFixed(0).replace('-', '−')} dB strong`
-              : `${finding.overBackgroundDb.toFixed(0)} dB over the water`}{' '}
-            · {confidenceWords(finding.confidence)}
+            {show('depth', finding.rangeM)} down · {height(finding.heightM)}{' '}
+            {finding.kind === 'cover' ? 'high' : 'thick'} · {confidenceWords(finding.confidence)}
           </Text>
         </View>
       </Pressable>
@@ -45,24 +51,35 @@ export function FindingRow({ finding, open, onPress }: Props) {
         <View style={styles.more}>
           {finding.kind === 'fish' && <Text>Shape: {SHAPE_WORDS[finding.shape]}.</Text>}
           <Text>
-            True depth {band('depth', finding.depthM[0], finding.depthM[1])}: it is drawn deeper if it passed
-            to one side. Seen at {clock(finding.timeS)}.
+            Its true depth is {band('depth', finding.depthM[0], finding.depthM[1])}. A mark off to the side is
+            drawn too deep. You passed it at {clock(finding.timeS)}.
           </Text>
           {finding.kind !== 'cover' && finding.gapToBedM !== null && (
-            <Text>{show('depth', finding.gapToBedM)} above the bed echo.</Text>
+            <Text>It is {show('depth', finding.gapToBedM)} above the bed.</Text>
           )}
           {finding.kind === 'fish' && finding.lengthM && (
             <Text>
-              If a fish with a closed swim bladder: about {show('small', finding.lengthM[1], 0)}, anywhere in{' '}
-              {band('small', finding.lengthM[0], finding.lengthM[2], 0)}; its height as drawn says nothing of
-              its size.
+              If it is a fish, it is about {show('small', finding.lengthM[1], 0)} long. One pass can mean{' '}
+              {band('small', finding.lengthM[0], finding.lengthM[2], 0)}. A long mark is not a big fish.
             </Text>
           )}
-          <Text bold>Because it</Text>
+          {finding.kind === 'fish' &&
+            Math.max(finding.legsM.before, finding.legsM.after) > finding.heightM && (
+              <Text>
+                Its legs drop {height(finding.legsM.before)} before its top and {height(finding.legsM.after)}{' '}
+                after it.
+              </Text>
+            )}
+          <Text bold>Why</Text>
           {finding.reasons.map((reason) => (
-            <Text key={reason.name}>– {reasonWords(reason, units)}</Text>
+            <Text key={reason.name}>– {reasonWords(reason, units)}.</Text>
           ))}
           <Text>{rivalWords(finding.rival)}</Text>
+          {numbers ? (
+            <Text testID="finding-numbers">{findingNumbers(finding)}</Text>
+          ) : (
+            <Button tone="quiet" label="Numbers" onPress={() => setNumbers(true)} />
+          )}
         </View>
       )}
     </View>

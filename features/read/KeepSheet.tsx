@@ -1,40 +1,57 @@
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { useStore } from 'zustand';
-import { benchStore, keepEntry, notify } from '@/stores';
+import { keepEntry, newId, notify, passStore, type PassReading } from '@/stores';
 import { Button, Sheet, Text } from '@/ui';
 
 /** Longest call and note the log takes. */
 const LONGEST_CALL = 200;
 const LONGEST_NOTE = 4000;
 
+/** What is said once an entry is kept, or when it could not be. */
+const keptWords = (kept: Awaited<ReturnType<typeof keepEntry>>): string =>
+  !kept.ok
+    ? kept.problem
+    : kept.value === 'kept'
+      ? 'Saved to the log.'
+      : 'Your device is full. This is held in memory, and saved once there is room.';
+
+interface Props {
+  open: boolean;
+  /** The reading of the very pass on the bench. */
+  reading: PassReading | null;
+  onClose: () => void;
+}
+
 /** Keeps the pass: what was set, what was seen, and what the user makes of it. */
-export function KeepSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function KeepSheet({ open, reading, onClose }: Props) {
   const [call, setCall] = useState('');
   const [note, setNote] = useState('');
-  const { reading, facts } = useStore(benchStore);
+  const [busy, setBusy] = useState(false);
   if (!open || !reading) return null;
-  const keep = (): void => {
-    const { brief, settings, seed } = benchStore.getState();
-    keepEntry({
-      id: crypto.randomUUID?.() ?? `${Date.now()}-${seed}`,
+  const keep = async (): Promise<void> => {
+    const { pass, settings } = passStore.getState();
+    setBusy(true);
+    const kept = await keepEntry({
+      id: newId(),
       keptAt: new Date().toISOString(),
-      title: facts?.title ?? 'A pass',
+      title: reading.facts.title.slice(0, 120) || 'A pass',
       call: call.trim(),
       note: note.trim(),
-      seed,
-      brief,
+      source: pass.source,
+      rig: pass.rig,
       settings,
       marks: [...reading.marks],
     });
-    notify('Kept in the log.');
+    setBusy(false);
+    notify(keptWords(kept));
+    if (!kept.ok) return;
     setCall('');
     setNote('');
     onClose();
   };
   const marks = reading.marks.length;
   return (
-    <Sheet title="Keep this pass" open onClose={onClose}>
+    <Sheet title="Save to log" open onClose={onClose}>
       <TextInput
         mode="outlined"
         label="Your call"
@@ -59,7 +76,13 @@ export function KeepSheet({ open, onClose }: { open: boolean; onClose: () => voi
         {marks} {marks === 1 ? 'mark' : 'marks'} and all settings go with it. A call is a guess until a catch
         proves it.
       </Text>
-      <Button tone="main" label="Keep" onPress={keep} testID="keep" />
+      <Button
+        tone="main"
+        label={busy ? 'Saving…' : 'Save'}
+        disabled={busy}
+        onPress={() => void keep()}
+        testID="keep"
+      />
     </Sheet>
   );
 }

@@ -1,11 +1,12 @@
+import { isGap } from '@/core/maths';
 import Svg, { Circle, Polyline, Text as SvgText } from 'react-native-svg';
 import type { Finding } from '@/core/reading';
-import type { BenchReading } from '@/stores';
+import type { PassReading } from '@/stores';
 import { FONT } from '@/ui';
 
 interface Props {
   size: { width: number; height: number };
-  reading: BenchReading;
+  reading: PassReading;
   rangeM: number;
   /** Times at the left and right edges, s. */
   fromS: number;
@@ -27,7 +28,7 @@ export function PassOverlay({ size, reading, rangeM, fromS, toS, ink, halo, chos
   const line: string[] = [];
   for (let p = 0; p < reading.timeS.length; p += every) {
     const range = bed.rangeM[p]!;
-    if (range === range) line.push(`${x(reading.timeS[p]!).toFixed(1)},${y(range).toFixed(1)}`);
+    if (!isGap(range)) line.push(`${x(reading.timeS[p]!).toFixed(1)},${y(range).toFixed(1)}`);
   }
   const tag = (f: Finding) => {
     const cx = Math.min(size.width - 14, Math.max(14, x(f.timeS)));

@@ -1,11 +1,27 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { benchStore, cancelBench, drawBench, readBench } from '@/stores';
-import { Button, depthScale, EchoCanvas, EmptyState, PaletteBar, Text, useTones, WIDE_PX } from '@/ui';
+import { useShallow } from 'zustand/react/shallow';
+import {
+  drawView,
+  openView,
+  passScreen,
+  passStore,
+  readingKey,
+  readingStore,
+  readPass,
+  RESTING,
+  stopReading,
+  stopView,
+  viewOf,
+  viewStore,
+} from '@/stores';
+import { Button, depthScale, EchoCanvas, EmptyState, PaletteBar, Text, useTones, useWide } from '@/ui';
+import { AskingNote } from '../tune/AskingNote';
 import { STAGE_WORDS } from '../tune/wording';
 import { clock, useUnits } from '../units';
+import { useSlow } from '../useSlow';
 import { FindingRow } from './FindingRow';
 import { KeepSheet } from './KeepSheet';
 import { PassOverlay } from './PassOverlay';
@@ -17,24 +33,35 @@ const WHOLE_WATER = { topM: 0, zoom: 1, zoomAtM: null, bedLockM: null } as const
 export function ReadScreen() {
   const tones = useTones();
   const router = useRouter();
-  const { system } = useUnits();
-  const { width } = useWindowDimensions();
-  const { settings, picture, facts, reading, stage, problem, rig, brief, seed } = useStore(benchStore);
+  const { system, show } = useUnits();
+  const { settings, pass } = useStore(
+    passStore,
+    useShallow((s) => ({ settings: s.settings, pass: s.pass })),
+  );
+  const key = useMemo(() => readingKey({ settings, pass }), [settings, pass]);
+  const reading = useStore(readingStore, (s) => s.readings.get(key) ?? null);
+  // How reading stands, of this very pass and no other.
+  const asking = useStore(readingStore, (s) => (s.askedKey === key ? s.asking : RESTING));
+  const view = useStore(viewStore, (s) => viewOf(s, 'read'));
+  const { picture, facts } = view;
   const [chosen, setChosen] = useState<number | null>(null);
   const [keeping, setKeeping] = useState(false);
-  const wide = width >= WIDE_PX;
+  const wide = useWide();
+  const stage = useSlow(asking.stage ?? view.stage);
 
+  useEffect(() => openView('read'), []);
   useEffect(() => {
-    if (!reading) void readBench();
-  }, [reading, brief, rig, seed]);
-  const durationS = facts?.durationS ?? null;
-  const columns = rig.screen.columns;
+    void readPass();
+  }, [key]);
+  const durationS = reading?.facts.durationS ?? facts?.durationS ?? null;
+  const { columns } = passScreen({ pass });
   // The whole pass in the unit's columns: its chart speed on this screen follows.
-  const chartSpeed = durationS ? Math.max(0.2, Math.min(40, columns / durationS)) : null;
+  const chartSpeed = durationS ? columns / durationS : null;
   useEffect(() => {
     // All of the water, whatever window the bench has: marks lie anywhere.
-    if (chartSpeed !== null) void drawBench({ ...settings, ...WHOLE_WATER, chartSpeed }, null);
-  }, [settings, chartSpeed, brief, rig, seed]);
+    const whole = { ...settings, ...WHOLE_WATER, chartSpeed: chartSpeed ?? settings.chartSpeed };
+    void drawView('read', whole, null);
+  }, [settings, chartSpeed, pass]);
 
   const scale = useMemo(
     () => depthScale({ topM: 0, spanM: settings.rangeM, overBed: false }, system),
@@ -44,9 +71,8 @@ export function ReadScreen() {
   const fish = findings.filter((f) => f.kind === 'fish').length;
   const clouds = findings.filter((f) => f.kind === 'cloud').length;
   const onBed = findings.length - fish - clouds;
-  const dark = settings.palette !== 'ink';
 
-  const pass = (
+  const picturePart = (
     <View style={wide ? styles.pictureWide : styles.picture}>
       <View style={styles.head}>
         <View style={styles.title}>
@@ -57,24 +83,36 @@ export function ReadScreen() {
               : `${facts?.title ?? 'The pass on the bench'}${durationS ? `, ${clock(durationS)} long` : ''}`}
           </Text>
         </View>
-        {stage ? (
-          <Button tone="quiet" label="Stop" onPress={cancelBench} />
-        ) : (
+        {stage && (
           <Button
-            tone="main"
-            icon="bookmark-plus-outline"
-            label="Keep"
-            spoken="Keep this pass in the log"
-            disabled={!reading}
-            onPress={() => setKeeping(true)}
-            testID="open-keep"
+            tone="quiet"
+            label="Stop"
+            onPress={() => {
+              stopReading();
+              stopView('read');
+            }}
           />
         )}
+        <Button
+          tone="main"
+          icon="bookmark-plus-outline"
+          label="Save to log"
+          spoken="Save this pass to the log"
+          disabled={!reading}
+          onPress={() => setKeeping(true)}
+          testID="open-keep"
+        />
       </View>
+      <AskingNote
+        asking={view}
+        onStop={() => stopView('read')}
+        onRetry={{ label: 'Draw again', press: () => void drawView('read') }}
+      />
       <EchoCanvas
         picture={picture}
         palette={settings.palette}
         scale={scale}
+        depthWords={(depthM) => show('depth', depthM)}
         label={`The whole pass with the bed line and ${findings.length} numbered marks; the list below tells them.`}
         overlay={(size) =>
           reading && durationS ? (
@@ -84,8 +122,8 @@ export function ReadScreen() {
               rangeM={settings.rangeM}
               fromS={durationS - columns / (chartSpeed ?? 1)}
               toS={durationS}
-              ink={dark ? '#ffb27d' : '#8a2c00'}
-              halo={dark ? '#14140f' : '#fffaf2'}
+              ink={tones.buoy}
+              halo={tones.ground}
               chosen={chosen}
               onChoose={setChosen}
             />
@@ -98,28 +136,34 @@ export function ReadScreen() {
     </View>
   );
 
-  const list = problem ? (
+  const list = asking.problem ? (
     <EmptyState
       title="The pass was not read"
-      hint={problem}
-      action={{ label: 'Read again', onPress: () => void readBench() }}
+      hint={asking.problem}
+      action={{ label: 'Read again', onPress: () => void readPass() }}
     />
   ) : !reading ? (
-    <Text faint style={styles.pad}>
-      Reading the pass…
-    </Text>
+    <>
+      <Text faint style={styles.pad}>
+        Reading the pass…
+      </Text>
+      <AskingNote
+        asking={asking}
+        onStop={stopReading}
+        onRetry={{ label: 'Read again', press: () => void readPass() }}
+      />
+    </>
   ) : findings.length === 0 ? (
     <EmptyState
       title="Nothing stands out"
-      hint="Nothing is clearly over the noise in this pass. Another beam, or other water, may show more."
+      hint="No mark stands clear of the noise in this pass. Try another beam, or other water."
       action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
     />
   ) : (
     <View>
       <Text style={styles.pad} testID="read-summary">
         {fish} single {fish === 1 ? 'mark' : 'marks'}, {clouds} {clouds === 1 ? 'cloud' : 'clouds'}
-        {onBed > 0 && `, ${onBed} ${onBed === 1 ? 'thing' : 'things'} on the bed`}. Tap one for its numbers
-        and reasons.
+        {onBed > 0 && `, ${onBed} ${onBed === 1 ? 'thing' : 'things'} on the bed`}. Tap one to see why.
       </Text>
       <View role="list" aria-label="Marks found">
         {findings.map((f) => (
@@ -132,14 +176,14 @@ export function ReadScreen() {
         ))}
       </View>
       <Text faint kind="small" style={styles.pad}>
-        Readings with a stated confidence, never an identification.
+        The app reads marks. It cannot tell the kind of fish.
       </Text>
     </View>
   );
 
   return (
     <View style={[styles.screen, { flexDirection: wide ? 'row' : 'column' }]}>
-      {pass}
+      {picturePart}
       <ScrollView
         style={
           wide
@@ -149,7 +193,7 @@ export function ReadScreen() {
       >
         {list}
       </ScrollView>
-      <KeepSheet open={keeping} onClose={() => setKeeping(false)} />
+      <KeepSheet open={keeping} reading={reading} onClose={() => setKeeping(false)} />
     </View>
   );
 }

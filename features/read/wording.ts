@@ -1,15 +1,16 @@
 import type { Finding, MarkShape, Reason, Rival } from '@/core/reading';
 import type { Units } from '../units';
+import { decimal } from '@/ui/decimal';
 
 export const SHAPE_WORDS: Record<MarkShape, string> = {
-  arch: 'arch, both legs',
-  half: 'half an arch, one leg',
-  clip: 'clip, crossed the edge or a thin cone',
-  line: 'line, fish and boat both still',
-  thread: 'thread, wandering',
-  streak: 'streak, at speed',
-  dash: 'dash, few pings',
-  dot: 'dot, too few pings for a shape',
+  arch: 'arch with both legs',
+  half: 'half an arch, one leg only',
+  clip: 'clip: it crossed the edge of the cone, or a thin cone',
+  line: 'line: you and the fish both kept still',
+  thread: 'thread: it wandered in the cone',
+  streak: 'streak: the boat was fast',
+  dash: 'dash: only a few pings met it',
+  dot: 'dot: too few pings for a shape',
   nothing: 'nothing',
 };
 
@@ -28,50 +29,66 @@ const RIVAL_WORDS: Record<Rival['reading'], string> = {
 };
 
 const TEST_WORDS: Record<Rival['test'], string> = {
-  'pass-again': 'pass again across it: debris and fish will have moved, bed will not',
+  'pass-again': 'drive over it again. Fish and debris will have moved, the bed will not',
   'other-beam': 'look with the other beam',
-  'bed-window': 'lock the window to the bed and look for a gap',
+  'bed-window': 'lock the window to the bed and look for a gap under it',
   'drop-on-it': 'drop a lure on it',
-  'faster-chart': 'raise the chart speed to draw it apart',
+  'faster-chart': 'raise the chart speed. Several fish come apart',
 };
 
 /** What a finding is called: a reading, never a kind of fish. */
 export const findingTitle = (f: Finding): string =>
   f.kind === 'cover'
-    ? `On the bed, likely ${RIVAL_WORDS[f.cover]}`
+    ? `On the bed: likely ${RIVAL_WORDS[f.cover]}`
     : f.kind === 'cloud'
-      ? `Cloud, likely bait, ${f.mood === 'calm' ? 'undisturbed' : 'hunted'}`
+      ? `Cloud: likely bait, ${f.mood === 'calm' ? 'calm' : 'hunted'}`
       : f.shape === 'arch' || f.shape === 'half'
-        ? 'Single mark, likely a fish'
+        ? 'Single mark: likely a fish'
         : 'Single mark';
 
 export const confidenceWords = (confidence: number): string =>
-  `${confidence >= 0.9 ? 'sure' : confidence >= 0.7 ? 'likely' : 'maybe'}, ${Math.round(confidence * 100)}\u00a0%`;
+  `${confidence >= 0.9 ? 'sure' : confidence >= 0.7 ? 'likely' : confidence >= 0.5 ? 'maybe' : 'unsure'}, ${Math.round(confidence * 100)}\u00a0%`;
+
+/** How far a mark stands over the water around it, in words; the number is behind “numbers”. */
+const overWords = (db: number): string =>
+  db >= 18 ? 'much stronger' : db >= 10 ? 'clearly stronger' : 'a little stronger';
 
 export function reasonWords(reason: Reason, units: Units): string {
   switch (reason.name) {
     case 'stands-out':
-      return `stands ${Math.round(reason.db)}\u00a0dB over the water around it`;
+      return `${overWords(reason.db)} than the water around it`;
     case 'followed':
-      return `followed through ${reason.pings} pings, ${Math.round(reason.share * 100)}\u00a0% of those it spans`;
+      return `seen in ${reason.pings} pings, with ${reason.share >= 0.9 ? 'few gaps' : reason.share >= 0.7 ? 'some gaps' : 'many gaps'}`;
     case 'rises':
-      return `comes ${units.height(reason.riseM)} nearer and goes away again, as something passed does`;
+      return `bends by ${units.height(reason.riseM)}, like something you drove over`;
     case 'fits-crossing':
-      return `its ranges lie within ${units.show('small', reason.offM)} of a passing point's curve`;
+      return `keeps to the curve of something you pass, within ${units.show('small', reason.offM)}`;
     case 'clear-of-bed':
-      return `${units.show('depth', reason.gapM)} of clear water under it`;
+      return `has ${units.show('depth', reason.gapM)} of clear water under it`;
     case 'stands-on-bed':
-      return `is joined to the bed, ${units.height(reason.heightM)} high and ${units.show('depth', reason.lengthM)} long`;
+      return `joined to the bed, ${units.height(reason.heightM)} high and ${units.show('depth', reason.lengthM)} long`;
     case 'under-bed':
-      return `its strongest echo is ${Math.round(reason.db)}\u00a0dB under the bed’s`;
+      return 'weaker than the bed under it';
     case 'stretched':
-      return `${reason.times.toFixed(1)} times as long as high, the beam’s own width taken off: bait at rest keeps round`;
+      return `${decimal(reason.times, 1)} times as long as high. Bait at rest keeps rounder`;
     case 'larger-near':
-      return `${reason.count} larger ${reason.count === 1 ? 'mark is' : 'marks are'} close to it`;
+      return `${reason.count} larger ${reason.count === 1 ? 'mark' : 'marks'} close to it`;
     case 'thick':
-      return `${units.height(reason.heightM)} high, where one echo would be ${units.show('small', reason.pulseM)}`;
+      return `${units.height(reason.heightM)} thick. One echo would be ${units.show('small', reason.pulseM)}`;
   }
 }
 
 export const rivalWords = ({ reading, test }: Rival): string =>
-  `Could also be ${RIVAL_WORDS[reading]}. To tell: ${TEST_WORDS[test]}.`;
+  `It could also be ${RIVAL_WORDS[reading]}. To find out, ${TEST_WORDS[test]}.`;
+
+/** Decibels of a finding, for who asks for numbers. */
+export const findingNumbers = (f: Finding): string =>
+  [
+    `Over the water around it: ${Math.round(f.overBackgroundDb)}\u00a0dB.`,
+    f.kind === 'fish' ? `Strength: ${f.strengthDb.toFixed(0).replace('-', '−')}\u00a0dB.` : null,
+    ...f.reasons.map((r) =>
+      r.name === 'under-bed' ? `Under the bed’s strongest echo: ${Math.round(r.db)}\u00a0dB.` : null,
+    ),
+  ]
+    .filter((words) => words !== null)
+    .join(' ');

@@ -1,12 +1,29 @@
+import { useRouter } from 'expo-router';
 import { useStore } from 'zustand';
 import { preferenceStore, setTheme, setUnits, unitsOf } from '@/stores';
-import { Chips, Sheet, Text } from '@/ui';
+import { Button, Chips, Sheet, Text } from '@/ui';
+import { appUpdateStore, type AppUpdate } from './appUpdate';
 
-/** What a browser keeps back on an address that is not secure. */
-const off = (): boolean => typeof window !== 'undefined' && window.isSecureContext === false;
+const OFFLINE_WORDS: Record<AppUpdate['offline'], string> = {
+  saved: 'The app is saved on this device. All of it works with no signal.',
+  saving: 'The app is being saved on this device. It then works with no signal.',
+  off: 'This browser has not saved the app. Keep this page open where there is no signal.',
+};
 
-export function MenuSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+/** Whether the address is one on which a browser keeps things back. */
+const insecure = (): boolean => typeof window !== 'undefined' && window.isSecureContext === false;
+
+interface Props {
+  open: boolean;
+  onClose: () => void;
+  /** Opens what is kept on this device. */
+  onKept: () => void;
+}
+
+export function MenuSheet({ open, onClose, onKept }: Props) {
   const preferences = useStore(preferenceStore);
+  const offline = useStore(appUpdateStore, (s) => s.offline);
+  const router = useRouter();
   return (
     <Sheet title="Units, light and help" open={open} onClose={onClose}>
       <Text>Units</Text>
@@ -31,17 +48,26 @@ export function MenuSheet({ open, onClose }: { open: boolean; onClose: () => voi
           { value: 'night', label: 'Night red' },
         ]}
       />
-      {off() && (
+      <Button
+        label="Check your eyes in this light"
+        onPress={() => {
+          onClose();
+          router.push('/eyes');
+        }}
+        testID="eye-check"
+      />
+      <Button label="Saved on this device" onPress={onKept} testID="kept" />
+      <Text testID="offline-state">{OFFLINE_WORDS[offline]}</Text>
+      {insecure() && (
         <Text>
-          This address is not secure (plain http on a network), so the browser keeps back working without a
-          network, the tilt sensor and keeping the screen awake. All else works. Serve the app over https, or
-          open it on this device itself, to have them.
+          This address is plain http. The browser then does not save the app, read the tilt sensor or keep the
+          screen awake. Serve it over https to have them.
         </Text>
       )}
       <Text faint kind="small">
         Not for navigation. Keep a look-out: whoever steers does not tune. Never let a transducer transmit out
-        of the water. What a mark is called here is a reading with a stated confidence, never an
-        identification; sizes, seasons and gear are local law.
+        of the water. The app reads marks. It cannot tell the kind of fish. Follow local rules on sizes,
+        seasons and gear.
       </Text>
     </Sheet>
   );

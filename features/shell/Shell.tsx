@@ -1,10 +1,16 @@
-import MaterialCommunityIcons from '@expo/vector-icons/MaterialCommunityIcons';
 import { Link, usePathname } from 'expo-router';
 import { useState, type ReactNode } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { IconButton, Text, TOUCH_PX, useTones, WIDE_PX, type IconName } from '@/ui';
+import { StyleSheet, View } from 'react-native';
+import { Icon, IconButton, Text, TOUCH_PX, useTones, useWide, type IconName } from '@/ui';
+import { usePictureInThisLight } from '../usePalette';
+import { KeepingBanner } from './KeepingBanner';
+import { KeptSheet } from './KeptSheet';
 import { MenuSheet } from './MenuSheet';
 import { Notices } from './Notices';
+import { Recovery } from './Recovery';
+import { SkipLink } from './SkipLink';
+import { UpdateBanner } from './UpdateBanner';
+import { usePlaceTitle } from './usePlaceTitle';
 
 /** The verbs of a day, in its order. */
 const PLACES = [
@@ -44,7 +50,7 @@ function Places({ wide }: { wide: boolean }) {
                 here && { borderColor: tones.buoy },
               ]}
             >
-              <MaterialCommunityIcons name={icon} size={24} color={colour} aria-hidden />
+              <Icon name={icon} colour={colour} />
               <Text kind="small" bold={here} style={{ color: colour }}>
                 {label}
               </Text>
@@ -59,23 +65,21 @@ function Places({ wide }: { wide: boolean }) {
 /** The frame every screen stands in: header, places (a rail when wide, tabs on a phone), notices. */
 export function Shell({ children }: { children: ReactNode }) {
   const tones = useTones();
-  const { width } = useWindowDimensions();
   const path = usePathname();
   const [menuOpen, setMenuOpen] = useState(false);
-  const wide = width >= WIDE_PX;
+  const [keptOpen, setKeptOpen] = useState(false);
+  const main = usePlaceTitle(path);
+  usePictureInThisLight();
+  const wide = useWide();
   return (
     <View style={[styles.app, { backgroundColor: tones.ground }]}>
+      <SkipLink />
       <View role="banner" style={[styles.header, { borderBottomColor: tones.rule }]}>
         <Text bold>Nimble Echo</Text>
         <View style={styles.headerActions}>
           <Link href="/boat" aria-label="Boat" aria-current={path === '/boat' ? 'page' : undefined}>
             <View style={styles.headerLink}>
-              <MaterialCommunityIcons
-                name="sail-boat"
-                size={24}
-                color={path === '/boat' ? tones.buoy : tones.ink}
-                aria-hidden
-              />
+              <Icon name="sail-boat" colour={path === '/boat' ? tones.buoy : tones.ink} />
               <Text kind="small" style={{ color: path === '/boat' ? tones.buoy : tones.ink }}>
                 Boat
               </Text>
@@ -90,13 +94,23 @@ export function Shell({ children }: { children: ReactNode }) {
       </View>
       <View style={[styles.middle, { flexDirection: wide ? 'row' : 'column' }]}>
         {wide && <Places wide />}
-        <View role="main" style={styles.main}>
-          {children}
+        <View role="main" id="main" ref={main} tabIndex={-1} style={styles.main}>
+          <UpdateBanner />
+          <KeepingBanner />
+          <Recovery of={path}>{children}</Recovery>
         </View>
         {!wide && <Places wide={false} />}
       </View>
       <Notices />
-      <MenuSheet open={menuOpen} onClose={() => setMenuOpen(false)} />
+      <MenuSheet
+        open={menuOpen}
+        onClose={() => setMenuOpen(false)}
+        onKept={() => {
+          setMenuOpen(false);
+          setKeptOpen(true);
+        }}
+      />
+      <KeptSheet open={keptOpen} onClose={() => setKeptOpen(false)} />
     </View>
   );
 }

@@ -1,14 +1,18 @@
 import { readLogFile } from '@/core/formats';
-import { importEntries, logStore, notify, setBegun } from '@/stores';
-import week from './demoWeek.json';
+import { compareLogs } from '@/core/logbook';
+import { importEntries, logStore, notify } from '@/stores';
+
+/** Whether the address asks for the demo. */
+export const demoAsked = (): boolean =>
+  typeof location !== 'undefined' && new URLSearchParams(location.search).has('demo');
 
 /** Puts the demo's log in when the address asks for it (`?demo`) and the log is empty; never over a user's own. */
-export function loadDemo(): void {
-  if (typeof location === 'undefined' || !new URLSearchParams(location.search).has('demo')) return;
-  // The demo has its boat.
-  setBegun();
-  if (logStore.getState().entries.length > 0) return;
+export async function loadDemo(): Promise<void> {
+  if (!demoAsked()) return;
+  const { entries } = logStore.getState();
+  if (entries.length > 0) return;
+  const { default: week } = await import('./demoWeek.json');
   const result = readLogFile(JSON.stringify(week));
-  if (result.ok) importEntries(result.entries);
+  if (result.ok) await importEntries(compareLogs(entries, result.value), 'mine');
   else notify(`The demo data could not be read: ${result.problem}`);
 }

@@ -1,51 +1,58 @@
-import { useState } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { PALETTE_NAMES, PALETTES, type Settings } from '@/core/picture';
-import { measure } from '@/core/units';
-import { benchStore, changeSettings, setNow } from '@/stores';
-import { Chips, Dial, Text } from '@/ui';
-import { clock, useUnits } from '../units';
+import { CONTROLS, PALETTES, palettesFor, type ControlName } from '@/core/picture';
+import { unitOf } from '@/core/rig';
+import {
+  backToStart,
+  choosePalette,
+  hasStart,
+  keepShown,
+  passStore,
+  setNow,
+  showBank,
+  showFace,
+  startCompare,
+  undoTurn,
+  viewOf,
+  viewStore,
+} from '@/stores';
+import { Button, Chips, Dial, Text, useTones } from '@/ui';
+import { clock } from '../units';
+import { pictureKindOf, usePalette } from '../usePalette';
+import { controlName, type NamedControl } from '../words/controls';
+import { ChoiceDial, CHOICES, type Choice } from './ChoiceDial';
+import { ControlDial } from './ControlDial';
+import { DIAL_GROUPS, groupsOf, type DialGroup, type DialName } from './dialGroups';
 
-/** Dials in the order a practitioner turns them. */
-const DIALS = [
-  { value: 'range', label: 'Range' },
-  { value: 'frequency', label: 'Frequency' },
-  { value: 'gain', label: 'Gain' },
-  { value: 'colour', label: 'Colour' },
-  { value: 'noise', label: 'Noise' },
-  { value: 'chart', label: 'Chart speed' },
-  { value: 'time', label: 'Back in time' },
-] as const;
-type DialName = (typeof DIALS)[number]['value'];
+type Named = Parameters<typeof controlName>[1];
 
-const signedDb = (x: number): string => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(x).toFixed(0)}\u00a0dB`;
-const steps =
-  (most: number) =>
-  (x: number): string =>
-    x === 0 ? 'off' : `${x} of ${most}`;
+const isChoice = (name: DialName): name is Choice => name in CHOICES;
+const isControl = (name: DialName): name is ControlName => name in CONTROLS;
 
-function RangeDial({ settings }: { settings: Settings }) {
-  const { system } = useUnits();
-  const depth = measure(system, 'depth');
-  const deepest = useStore(benchStore, (s) => s.brief.toM);
-  return (
-    <Dial
-      label="Range, from the surface down to"
-      name="dial-range"
-      value={Math.round(depth.fromSi(settings.rangeM))}
-      low={Math.ceil(depth.fromSi(2))}
-      high={Math.round(depth.fromSi(Math.max(30, 2.2 * deepest)))}
-      step={1}
-      show={(x) => `${x.toFixed(0)}\u00a0${depth.unit}`}
-      onChange={(x) => changeSettings({ rangeM: depth.toSi(x) })}
-    />
-  );
-}
+const groupName = (group: DialGroup, unit: Named): string =>
+  group === 'colour'
+    ? 'Colour'
+    : group === 'slice'
+      ? 'Contrast'
+      : group === 'time'
+        ? 'Back in time'
+        : controlName(group as NamedControl, unit);
+
+const dialName = (name: DialName, unit: Named): string =>
+  name === 'time'
+    ? 'Back in time'
+    : isChoice(name)
+      ? CHOICES[name].label
+      : controlName(name as NamedControl, unit);
+
+/** A range beyond twice the bed shows nothing more; but shallow water may be looked at as deep water is. */
+const LEAST_DEEPEST_M = 30;
+const DEEPEST_OVER = 2.2;
 
 function TimeDial() {
-  const { nowS, facts } = useStore(benchStore);
-  const end = facts?.durationS ?? 0;
+  const nowS = useStore(passStore, (s) => s.nowS);
+  const end = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.durationS ?? 0);
   if (end === 0) return <Text faint>There is no pass on the bench yet.</Text>;
   return (
     <Dial
@@ -61,160 +68,224 @@ function TimeDial() {
   );
 }
 
-function OneDial({ dial }: { dial: DialName }) {
-  const settings = useStore(benchStore, (s) => s.settings);
-  const faces = useStore(benchStore, (s) => s.rig.faces);
-  const fastest = useStore(benchStore, (s) => s.rig.fastestPingRate);
-  switch (dial) {
-    case 'range':
-      return <RangeDial settings={settings} />;
+function BeamChips() {
+  const faceId = useStore(passStore, (s) => s.settings.faceId);
+  const boat = useStore(passStore, (s) => s.pass.rig);
+  const recorded = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.faces);
+  const ofFile = useStore(passStore, (s) => s.pass.source.kind === 'recording');
+  const faces = ofFile ? (recorded ?? []) : boat.faces;
+  return (
+    <Chips
+      label="Frequency"
+      value={faceId}
+      options={faces.map((f) => ({ value: f.id, label: f.label }))}
+      onChange={showFace}
+    />
+  );
+}
+
+const useKind = () =>
+  useStore(passStore, (s) => pictureKindOf(s.pass.rig.faces.find((f) => f.id === s.settings.faceId)));
+
+function PaletteChips() {
+  const { light } = useTones();
+  const kind = useKind();
+  const palette = usePalette(kind);
+  return (
+    <Chips
+      label="Palette"
+      value={palette}
+      options={palettesFor(light, kind).map((name) => ({ value: name, label: PALETTES[name].label }))}
+      onChange={(name) => choosePalette(light, kind, name)}
+    />
+  );
+}
+
+/** A dial by its name; one that needs new pings is not there for a recording. */
+function OneDial({ name }: { name: DialName }) {
+  const deepest = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.deepestM ?? LEAST_DEEPEST_M);
+  const fastest = useStore(passStore, (s) => unitOf(s.pass.rig).fastestPingRate);
+  const deep = Math.max(LEAST_DEEPEST_M, DEEPEST_OVER * deepest);
+  switch (name) {
     case 'time':
       return <TimeDial />;
-    case 'frequency':
-      return (
-        <View style={styles.group}>
-          <Chips
-            label="Frequency"
-            value={settings.faceId}
-            options={faces.map((f) => ({ value: f.id, label: f.label }))}
-            onChange={(faceId) => changeSettings({ faceId })}
-          />
-          <Dial
-            label="Ping rate"
-            name="dial-ping-rate"
-            value={settings.pingRate}
-            low={0.5}
-            high={fastest}
-            step={0.5}
-            show={(x) => `${x.toFixed(1)}\u00a0a second`}
-            onChange={(pingRate) => changeSettings({ pingRate })}
-          />
-        </View>
-      );
-    case 'gain':
-      return (
-        <Dial
-          label="Gain"
-          name="dial-gain"
-          value={settings.gainDb}
-          low={-30}
-          high={40}
-          step={1}
-          show={signedDb}
-          onChange={(gainDb) => changeSettings({ gainDb })}
-        />
-      );
-    case 'colour':
-      return (
-        <View style={styles.group}>
-          <Dial
-            label="First colour, over the weakest"
-            name="dial-first-colour"
-            value={settings.firstColourDb}
-            low={0}
-            high={30}
-            step={1}
-            show={signedDb}
-            onChange={(firstColourDb) => changeSettings({ firstColourDb })}
-          />
-          <Dial
-            label="Colour spread, weak to strong"
-            name="dial-colour-spread"
-            value={settings.colourSpreadDb}
-            low={10}
-            high={60}
-            step={1}
-            show={(x) => `${x.toFixed(0)}\u00a0dB`}
-            onChange={(colourSpreadDb) => changeSettings({ colourSpreadDb })}
-          />
-          <Chips
-            label="Palette"
-            value={settings.palette}
-            options={PALETTE_NAMES.map((name) => ({ value: name, label: PALETTES[name].label }))}
-            onChange={(palette) => changeSettings({ palette })}
-          />
-        </View>
-      );
-    case 'noise':
-      return (
-        <View style={styles.group}>
-          <Dial
-            label="Other sounders"
-            name="dial-other-sounders"
-            value={settings.otherSounders}
-            low={0}
-            high={3}
-            step={1}
-            show={steps(3)}
-            onChange={(otherSounders) => changeSettings({ otherSounders })}
-          />
-          <Dial
-            label="Noise rejection"
-            name="dial-noise-rejection"
-            value={settings.noiseRejection}
-            low={0}
-            high={8}
-            step={1}
-            show={steps(8)}
-            onChange={(noiseRejection) => changeSettings({ noiseRejection })}
-          />
-          <Dial
-            label="Top water"
-            name="dial-top-water"
-            value={settings.topWater}
-            low={0}
-            high={10}
-            step={1}
-            show={steps(10)}
-            onChange={(topWater) => changeSettings({ topWater })}
-          />
-        </View>
-      );
-    case 'chart':
-      return (
-        <Dial
-          label="Chart speed"
-          name="dial-chart-speed"
-          value={settings.chartSpeed}
-          low={0.5}
-          high={40}
-          step={0.5}
-          show={(x) => `${x.toFixed(1)} columns\u00a0a second`}
-          onChange={(chartSpeed) => changeSettings({ chartSpeed })}
-        />
-      );
+    case 'beam':
+      return <BeamChips />;
+    case 'palette':
+      return <PaletteChips />;
+    case 'range':
+    case 'windowTop':
+    case 'lookNoDeeper':
+      return <ControlDial name={name} highest={deep} />;
+    case 'pingRate':
+      return <ControlDial name="pingRate" highest={fastest} />;
+    default:
+      return isControl(name) ? <ControlDial name={name} /> : <ChoiceDial name={name} />;
   }
 }
 
+/** Dials of a group that can be turned over what is on the bench. */
+function useDials(group: DialGroup): readonly DialName[] {
+  const ofFile = useStore(passStore, (s) => s.pass.source.kind === 'recording');
+  const all: readonly DialName[] = DIAL_GROUPS[group];
+  // A recording's pings are as they are.
+  return ofFile ? all.filter((name) => name !== 'power' && name !== 'pingRate') : all;
+}
+
+const GroupColumn = memo(function GroupColumn({ group }: { group: DialGroup }) {
+  const unit = useStore(passStore, (s) => unitOf(s.pass.rig));
+  const dials = useDials(group);
+  return (
+    <View role="group" aria-label={groupName(group, unit)} style={styles.group}>
+      <Text kind="heading">{groupName(group, unit)}</Text>
+      {dials.map((name) => (
+        <OneDial key={name} name={name} />
+      ))}
+    </View>
+  );
+});
+
+/** A row of chips that scrolls sideways. */
+const SideScroll = ({ children }: { children: ReactNode }) => (
+  <ScrollView
+    horizontal
+    showsHorizontalScrollIndicator={false}
+    contentContainerStyle={styles.chips}
+    style={styles.row}
+  >
+    {children}
+  </ScrollView>
+);
+
+/** One dial of a group under the thumb, and the group's others to choose from. */
+const GroupOnPhone = memo(function GroupOnPhone({ group }: { group: DialGroup }) {
+  const unit = useStore(passStore, (s) => unitOf(s.pass.rig));
+  const dials = useDials(group);
+  const [name, setName] = useState<DialName>(dials[0]!);
+  const shown = dials.includes(name) ? name : dials[0]!;
+  return (
+    <>
+      {dials.length > 1 && (
+        <SideScroll>
+          <Chips
+            label="Dial of the group"
+            value={shown}
+            options={dials.map((each) => ({ value: each, label: dialName(each, unit) }))}
+            onChange={setName}
+            nowrap
+            compact
+          />
+        </SideScroll>
+      )}
+      <View style={styles.one}>
+        <OneDial name={shown} />
+      </View>
+    </>
+  );
+});
+
+/** Two ways to set the same pings, shown in turn, and either kept. */
+function Compare() {
+  const shown = useStore(passStore, (s) => s.compared?.shown ?? null);
+  if (shown === null)
+    return (
+      <Button
+        tone="quiet"
+        label="Compare"
+        spoken="Compare two ways to set this"
+        onPress={startCompare}
+        testID="compare"
+      />
+    );
+  return (
+    <View style={styles.back}>
+      <Chips
+        label="Way shown"
+        value={shown}
+        options={[
+          { value: 'a', label: 'A' },
+          { value: 'b', label: 'B' },
+        ]}
+        onChange={showBank}
+        nowrap
+        compact
+      />
+      <Button
+        tone="quiet"
+        label={`Use ${shown.toUpperCase()}`}
+        spoken={`Go on with ${shown.toUpperCase()}`}
+        onPress={keepShown}
+        testID="keep-shown"
+      />
+    </View>
+  );
+}
+
+/** Ways back: the last turn, which a phone has in its head, and all of them to the start setup. */
+function WaysBack({ wide }: { wide: boolean }) {
+  const turned = useStore(passStore, (s) => s.past.length > 0);
+  const ofBrief = useStore(passStore, hasStart);
+  return (
+    <View style={styles.back}>
+      {wide && (
+        <Button tone="quiet" label="Undo" spoken="Undo the last turn" disabled={!turned} onPress={undoTurn} />
+      )}
+      {ofBrief && (
+        <Button
+          tone="quiet"
+          label="Start setup"
+          spoken="Back to the start setup"
+          onPress={backToStart}
+          testID="back-to-start"
+        />
+      )}
+    </View>
+  );
+}
+
 /** One dial at a time under the thumb; all of them in a column when there is room. */
-export function Dials({ wide }: { wide: boolean }) {
-  const [dial, setDial] = useState<DialName>('gain');
+export const Dials = memo(function Dials({ wide }: { wide: boolean }) {
+  const [chosen, setGroup] = useState<DialGroup>('gain');
+  const unit = useStore(passStore, (s) => unitOf(s.pass.rig));
+  const groups = groupsOf(useKind() === 'slice');
+  const group = groups.includes(chosen) ? chosen : 'gain';
   if (wide)
     return (
       <View style={styles.column}>
-        {DIALS.map(({ value, label }) => (
-          <View key={value} role="group" aria-label={label}>
-            <OneDial dial={value} />
-          </View>
+        <View style={[styles.back, styles.wrap]}>
+          <WaysBack wide />
+          <Compare />
+        </View>
+        {groups.map((each) => (
+          <GroupColumn key={each} group={each} />
         ))}
       </View>
     );
   return (
     <View style={styles.phone}>
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerStyle={styles.chips}>
-        <Chips label="Dial" value={dial} options={DIALS} onChange={setDial} nowrap />
-      </ScrollView>
-      <ScrollView style={styles.one}>
-        <OneDial dial={dial} />
-      </ScrollView>
+      <SideScroll>
+        <Chips
+          label="Dial"
+          value={group}
+          options={groups.map((each) => ({ value: each, label: groupName(each, unit) }))}
+          onChange={setGroup}
+          nowrap
+        />
+        <Compare />
+        <WaysBack wide={false} />
+      </SideScroll>
+      <GroupOnPhone key={group} group={group} />
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
-  column: { gap: 14 },
+  column: { gap: 22 },
   group: { gap: 10 },
   phone: { gap: 6 },
-  chips: { paddingHorizontal: 12 },
-  one: { maxHeight: 190, minHeight: 84, paddingHorizontal: 4 },
+  row: { flexGrow: 0 },
+  chips: { paddingHorizontal: 12, alignItems: 'center', gap: 8 },
+  one: { minHeight: 84, paddingHorizontal: 4 },
+  back: { flexDirection: 'row', gap: 4 },
+  wrap: { flexWrap: 'wrap' },
 });

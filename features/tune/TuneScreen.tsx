@@ -1,106 +1,153 @@
-import { useCallback, useEffect, useMemo } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useCallback, useEffect, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import { windowSpan } from '@/core/picture';
 import { waterPerColumn, waterPerRow } from '@/core/rig';
-import { benchStore, cancelBench, drawBench, noteTiming, otherWater, setPlaying } from '@/stores';
-import { Button, depthScale, EchoCanvas, IconButton, PaletteBar, Text, useTones, WIDE_PX } from '@/ui';
+import {
+  drawView,
+  openView,
+  otherWater,
+  passScreen,
+  passStore,
+  setPlaying,
+  stopView,
+  undoTurn,
+  viewOf,
+  viewStore,
+} from '@/stores';
+import { Button, IconButton, PaletteBar, Text, useTones, useWide } from '@/ui';
 import { useUnits } from '../units';
+import { useSlow } from '../useSlow';
+import { AskingNote } from './AskingNote';
 import { Dials } from './Dials';
+import { MeterLine } from './MeterLine';
+import { TunePicture } from './TunePicture';
 import { usePlay } from './usePlay';
+import { WaterSheet } from './WaterSheet';
 import { STAGE_WORDS } from './wording';
 
 /** What the picture costs and holds: water a row, way a column, seconds of history. */
 function Meters() {
   const { show } = useUnits();
-  const { settings, rig, brief } = useStore(benchStore);
-  const row = show('small', waterPerRow(windowSpan(settings), rig.screen.rows));
-  const column = waterPerColumn(brief.speedMps, settings.chartSpeed);
+  const { rows, columns, palette, spanM, chartSpeed, speedMps } = useStore(
+    passStore,
+    useShallow((s) => ({
+      ...passScreen(s),
+      palette: s.settings.palette,
+      spanM: windowSpan(s.settings),
+      chartSpeed: s.settings.chartSpeed,
+      speedMps: s.pass.source.kind === 'brief' ? s.pass.source.brief.speedMps : 0,
+    })),
+  );
+  const row = show('small', waterPerRow(spanM, rows));
+  const column = waterPerColumn(speedMps, chartSpeed);
   return (
     <View style={styles.meters}>
-      <PaletteBar palette={settings.palette} />
+      <PaletteBar palette={palette} />
       <Text kind="small">
         {row} a row{column > 0.005 ? ` · ${show('small', column, 0)} a column` : ''} ·{' '}
-        {Math.round(rig.screen.columns / settings.chartSpeed)} s held
+        {Math.round(columns / chartSpeed)} s held
       </Text>
     </View>
+  );
+}
+
+/** What is on the bench, and what can be done with all of it. */
+function Head({ wide, onWater }: { wide: boolean; onWater: () => void }) {
+  const playing = useStore(passStore, (s) => s.playing);
+  const title = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.title ?? 'The bench');
+  const stage = useSlow(useStore(viewStore, (s) => viewOf(s, 'tune').stage));
+  const face = useStore(
+    passStore,
+    (s) => s.pass.rig.faces.find((f) => f.id === s.settings.faceId)?.label ?? s.settings.faceId,
+  );
+  const source = useStore(passStore, (s) => s.pass.source);
+  const turned = useStore(passStore, (s) => s.past.length > 0);
+  const of = source.kind === 'recording' ? source.name : `water no. ${source.seed}`;
+  return (
+    <View style={styles.head}>
+      <View style={styles.title}>
+        <Text bold numberOfLines={1} {...(wide ? {} : { role: 'heading', 'aria-level': 1 })}>
+          {title}
+        </Text>
+        <Text faint kind="small" numberOfLines={1}>
+          {stage && !playing ? STAGE_WORDS[stage] : `${face} · ${of}`}
+        </Text>
+      </View>
+      {turned && !wide && <IconButton icon="undo-variant" label="Undo the last turn" onPress={undoTurn} />}
+      <IconButton icon="waves" label="Choose the water" onPress={onWater} />
+      {stage && !playing && <Button tone="quiet" label="Stop" onPress={() => stopView('tune')} />}
+      {source.kind !== 'recording' && (
+        <IconButton icon="water-sync" label="Other water of the same kind" onPress={otherWater} />
+      )}
+      <IconButton
+        icon={playing ? 'pause' : 'play'}
+        label={playing ? 'Pause the pass' : 'Play the pass'}
+        onPress={() => setPlaying(!playing)}
+      />
+    </View>
+  );
+}
+
+/** Draws the bench's picture whenever what it shows has changed. */
+function useTuneView(): void {
+  usePlay();
+  useEffect(() => openView('tune'), []);
+  const { settings, nowS, playing, pass } = useStore(
+    passStore,
+    useShallow((s) => ({ settings: s.settings, nowS: s.nowS, playing: s.playing, pass: s.pass })),
+  );
+  useEffect(() => {
+    if (!playing) void drawView('tune', settings, nowS);
+  }, [settings, nowS, playing, pass]);
+}
+
+/** Follows the bench without drawing anything itself, so that a dial redraws no more than it moves. */
+function Drawing() {
+  useTuneView();
+  return null;
+}
+
+function Note() {
+  const { problem, silent } = useStore(
+    viewStore,
+    useShallow((s) => ({ problem: viewOf(s, 'tune').problem, silent: viewOf(s, 'tune').silent })),
+  );
+  return (
+    <AskingNote
+      asking={{ problem, silent }}
+      onStop={() => stopView('tune')}
+      onRetry={{ label: 'Draw again', press: () => void drawView('tune') }}
+    />
   );
 }
 
 /** On the water: one picture, one dial under the thumb. */
 export function TuneScreen() {
   const tones = useTones();
-  const { system, band, show } = useUnits();
-  const { width } = useWindowDimensions();
-  const { settings, picture, facts, nowS, playing, stage, problem, brief, rig, seed } = useStore(benchStore);
-  const wide = width >= WIDE_PX;
-  usePlay();
-  useEffect(() => {
-    if (!playing) void drawBench(settings, nowS);
-  }, [settings, nowS, playing, brief, rig, seed]);
-
-  const scale = useMemo(
-    () =>
-      depthScale(
-        {
-          topM: settings.bedLockM ?? settings.topM,
-          spanM: windowSpan(settings),
-          overBed: settings.bedLockM !== null,
-        },
-        system,
-      ),
-    [settings, system],
-  );
-  const painted = useCallback(() => noteTiming('picture-painted', {}), []);
-  const face = rig.faces.find((f) => f.id === settings.faceId);
-  const shown =
-    settings.bedLockM === null
-      ? band('depth', settings.topM, settings.rangeM, 0)
-      : `${show('depth', settings.bedLockM, 0)} over the bed`;
-  const label = `Echo picture, ${face?.label ?? ''}, ${shown}. ${facts?.title ?? ''}`;
-
+  const [waterOpen, setWaterOpen] = useState(false);
+  const openWater = useCallback(() => setWaterOpen(true), []);
+  const wide = useWide();
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
-      <View style={styles.head}>
-        <View style={styles.title}>
-          <Text bold numberOfLines={1} {...(wide ? {} : { role: 'heading', 'aria-level': 1 })}>
-            {facts?.title ?? 'The bench'}
-          </Text>
-          <Text faint kind="small" numberOfLines={1}>
-            {stage && !playing ? STAGE_WORDS[stage] : `${face?.label ?? ''} · water no. ${seed}`}
-          </Text>
-        </View>
-        {stage && !playing ? (
-          <Button tone="quiet" label="Stop" onPress={cancelBench} />
-        ) : (
-          <IconButton icon="water-sync" label="Other water of the same kind" onPress={otherWater} />
-        )}
-        <IconButton
-          icon={playing ? 'pause' : 'play'}
-          label={playing ? 'Pause the pass' : 'Play the pass'}
-          onPress={() => setPlaying(!playing)}
-        />
-      </View>
-      {problem && (
-        <View role="alert" style={[styles.problem, { borderColor: tones.danger }]}>
-          <Text>{problem}</Text>
-          <Button label="Draw again" onPress={() => void drawBench()} />
-        </View>
-      )}
-      <EchoCanvas
-        picture={picture}
-        palette={settings.palette}
-        scale={scale}
-        label={label}
-        onPainted={painted}
-      />
+      <Head wide={wide} onWater={openWater} />
+      <Note />
+      <TunePicture />
       <Meters />
+      <MeterLine />
     </View>
   );
-
+  const around = (
+    <>
+      <Drawing />
+      <WaterSheet open={waterOpen} onClose={() => setWaterOpen(false)} />
+    </>
+  );
   if (wide)
     return (
       <View style={styles.wide}>
+        {around}
         {screen}
         <ScrollView
           style={[styles.side, { borderLeftColor: tones.rule }]}
@@ -113,6 +160,7 @@ export function TuneScreen() {
     );
   return (
     <View style={styles.phone}>
+      {around}
       {screen}
       <Dials wide={false} />
     </View>
@@ -137,5 +185,4 @@ const styles = StyleSheet.create({
     paddingHorizontal: 8,
     paddingVertical: 4,
   },
-  problem: { borderWidth: 1, padding: 10, gap: 8, margin: 8, borderRadius: 4 },
 });

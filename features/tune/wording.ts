@@ -5,4 +5,5 @@ export const STAGE_WORDS: Record<Stage, string> = {
   sounding: 'Making new pings…',
   drawing: 'Drawing…',
   reading: 'Reading the pass…',
+  opening: 'Opening the file…',
 };

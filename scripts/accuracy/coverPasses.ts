@@ -105,7 +105,10 @@ export function madeCoverPass(seed: number, kind: OnBed): CoverPass {
         : [],
   };
   const pingRate = Math.min(14, 1440 / (6.2 * depth));
-  const track = layTrack({ legs: idlePass(speed, durationS), pingRate, windMps: 1 }, random.fork('waves'));
+  const track = layTrack(
+    { sections: idlePass(speed, durationS), pingRate, windMps: 1 },
+    random.fork('waves'),
+  );
   const excessNoiseDb = random.between(42, 50);
   const farM = 1.4 * depth + 1;
   const recording = simulate({

@@ -1,5 +1,5 @@
 /** Holds readings of made passes against what was truly there. */
-import { powerOf } from '@/core/maths';
+import { isGap, powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { bedDepthAt, bedMaterialAt, truthOf } from '@/core/scene';
 import {
@@ -197,7 +197,7 @@ function overlap(
   let either = 0;
   for (let p = 0; p < pingCount; p++) {
     const k = p - f.fromPing;
-    const inside = k >= 0 && k < f.top.length && f.top[k]! === f.top[k]!;
+    const inside = k >= 0 && k < f.top.length && !isGap(f.top[k]!);
     const top = inside ? Math.round(f.top[k]! / sampleStepM) : 1;
     const foot = inside ? Math.round(f.bottom[k]! / sampleStepM) : 0;
     for (let j = 0; j < n; j++) {

@@ -1,6 +1,6 @@
 import { seededRandom, type Random } from '@/core/maths';
 import { GENERIC_RIG, TRANSDUCERS, type Face } from '@/core/rig';
-import type { Recording } from '@/core/recording';
+import type { Stretch } from '@/core/recording';
 import {
   baitCloud,
   cruising,
@@ -11,7 +11,7 @@ import {
   layBed,
   layTrack,
   type Fish,
-  type Leg,
+  type TrackSection,
   type Scene,
   type Track,
 } from '@/core/scene';
@@ -23,7 +23,7 @@ export interface MadePass {
   scene: Scene;
   track: Track;
   face: Face;
-  recording: Recording;
+  recording: Stretch;
   /** End of the listening window, m, and the excess noise it was heard in, dB. */
   farM: number;
   excessNoiseDb: number;
@@ -140,9 +140,10 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
       ? [{ pingRate: random.between(6, 12), overNoiseDb: 22, pulseS: 3e-4 }]
       : [],
   };
-  const legs: Leg[] = random.uniform() < 0.75 ? idlePass(speed, durationS) : drift(speed, durationS);
-  const pingRate = Math.min(14, 1440 / (6.2 * deepest));
-  const track = layTrack({ legs, pingRate, windMps }, random.fork('waves'));
+  const sections: TrackSection[] =
+    random.uniform() < 0.75 ? idlePass(speed, durationS) : drift(speed, durationS);
+  const pingRate = Math.min(14, 1440 / (8.2 * deepest));
+  const track = layTrack({ sections, pingRate, windMps }, random.fork('waves'));
   const excessNoiseDb = conditions.excessNoiseDb ?? random.between(42, 52);
   // Half the passes listen far enough for the second bed echo.
   const farM = (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1;

@@ -1,20 +1,15 @@
-import {
-  PLAIN_SETTINGS,
-  see,
-  sightScore,
-  viewing,
-  type Picture,
-  type Settings,
-  type Sight,
-} from '@/core/picture';
+import { see, sightScore, viewing, type Picture, type Settings, type Sight } from '@/core/picture';
 import { drawnOf, PAIRS, SCREEN, type PicturePair } from './pairs';
+import { RANKED } from './rankedColours';
 
 /** A phone in the hand: 65 mm of picture at 35 cm. */
 const PHONE = viewing(65, SCREEN.columns, 350);
 
+const coloursIn = ({ palette }: Settings) => RANKED[palette === 'moss' ? 'dark' : 'paper'];
+
 function sightOf(pair: PicturePair, change: Partial<Settings>): Sight {
   const { picture, settings, places } = drawnOf(pair, change);
-  return see(picture, settings.palette, settings.bedRamp, places, PHONE);
+  return see(picture, coloursIn(settings), settings.bedRamp, places, PHONE);
 }
 
 const score = (pair: PicturePair, change: Partial<Settings>): number =>
@@ -63,8 +58,7 @@ describe('the eye', () => {
       ...picture,
       steps: picture.steps.map((_, at) => step(at)),
     });
-    const scoreOf = (p: Picture): number =>
-      sightScore(see(p, PLAIN_SETTINGS.palette, false, places, PHONE), 'search');
+    const scoreOf = (p: Picture): number => sightScore(see(p, RANKED.paper, false, places, PHONE), 'search');
     const blank = scoreOf(filled(() => 0));
     const saturated = scoreOf(filled(() => 256));
     // A scramble of steps that repeats nowhere near.
@@ -79,7 +73,7 @@ describe('the eye', () => {
     const pair = over('east-shelf');
     const { picture, settings, places } = drawnOf(pair, { gainDb: -4 });
     const at = (distanceMm: number): number =>
-      see(picture, settings.palette, false, places, viewing(65, SCREEN.columns, distanceMm)).marks.reduce(
+      see(picture, coloursIn(settings), false, places, viewing(65, SCREEN.columns, distanceMm)).marks.reduce(
         (sum, m) => sum + m.probability,
         0,
       );

@@ -7,10 +7,11 @@ import {
   type Settings,
   type SightFor,
 } from '@/core/picture';
-import type { Recording } from '@/core/recording';
+import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf } from '@/core/rig';
 import { makeScene, recipeOf, trackOver } from '@/core/scene';
-import { simulate, visibleFish } from '@/core/sounder';
+import { simulate } from '@/core/sounder';
+import { fishPlaces } from '@/core/testing/fishPlaces';
 
 export const SCREEN = { rows: 300, columns: 420 };
 const SEED = 5;
@@ -217,10 +218,10 @@ export const PAIRS: readonly PicturePair[] = [
   },
 ];
 
-const made = new Map<string, { recording: Recording; places: (picture: Picture) => MarkPlace[] }>();
+const made = new Map<string, { recording: Stretch; places: (picture: Picture) => MarkPlace[] }>();
 
 function waterOf({ scene: id, transducer, excessNoiseDb, moreSounders = 0 }: PicturePair): {
-  recording: Recording;
+  recording: Stretch;
   places: (picture: Picture) => MarkPlace[];
 } {
   const key = `${id} ${transducer} ${excessNoiseDb} ${moreSounders}`;
@@ -251,29 +252,7 @@ function waterOf({ scene: id, transducer, excessNoiseDb, moreSounders = 0 }: Pic
     farM: Math.max(60, recipe.rangeM),
     seed: SEED,
   });
-  const channel = recording.channels[0]!;
-  const shown = visibleFish(scene, track, rig, face).filter((f) => f.pings.length >= 4);
-  const places = (picture: Picture): MarkPlace[] => {
-    const { columns, rows, timeS, topM, rowM, columnsFilled } = picture;
-    const first = columns - columnsFilled;
-    const columnAt = (t: number): number => {
-      let c = first;
-      while (c < columns - 1 && timeS[c]! < t) c++;
-      return c;
-    };
-    return shown.flatMap((f) => {
-      const from = recording.navigation.timeS[f.pings[0]!]!;
-      const to = recording.navigation.timeS[f.pings[f.pings.length - 1]!]!;
-      if (f.nearestTimeS < timeS[first]! || f.nearestTimeS > timeS[columns - 1]!) return [];
-      const column = columnAt(f.nearestTimeS);
-      const row = Math.floor((f.nearestRangeM - topM[column]!) / rowM);
-      if (row < 0 || row >= rows) return [];
-      // As much of a long leg as a mark is looked for by.
-      const halfColumns = Math.min(30, Math.max(1, Math.round((columnAt(to) - columnAt(from)) / 3)));
-      const halfRows = Math.max(1, Math.round((1.5 * Math.max(channel.resolutionM, 0.1)) / rowM));
-      return [{ column, row, halfColumns, halfRows }];
-    });
-  };
+  const places = fishPlaces(scene, track, rig, face, recording);
   const water = { recording, places };
   made.set(key, water);
   return water;
@@ -299,6 +278,6 @@ export function drawnOf(
     pingRate: recipe.pingRate,
     ...change,
   };
-  const picture = drawPicture(recording, settings, SCREEN, nowS);
+  const picture = drawPicture(recordingOf([recording]), settings, SCREEN, nowS);
   return { picture, settings, places: places(picture) };
 }

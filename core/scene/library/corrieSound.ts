@@ -18,12 +18,12 @@ export const CORRIE_SOUND_SCENES: readonly SceneRecipe[] = [
     title: 'Salt under fresh',
     teaches: 'In an estuary the band is where salt water begins; it rises and falls with the tide.',
     waterName: 'Corrie Sound',
-    legs: drift(0.7, 110),
+    sections: drift(0.7, 110),
     windMps: 4,
     rangeM: 16,
     pingRate: 9,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.5, 35);
       const ragged = raggedEdge(random);
       const bed = groundUnder(
@@ -58,12 +58,12 @@ export const CORRIE_SOUND_SCENES: readonly SceneRecipe[] = [
     title: 'Trolling with a weight',
     teaches: 'A straight line at one depth is one’s own weight on its wire, not a row of fish.',
     waterName: 'Corrie Sound',
-    legs: idlePass(1.1, 100),
+    sections: idlePass(1.1, 100),
     windMps: 3,
     rangeM: 22,
     pingRate: 9,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.8, 60);
       const bed = groundUnder(
         way,
@@ -115,12 +115,12 @@ export const CORRIE_SOUND_SCENES: readonly SceneRecipe[] = [
     title: 'Silt and drift in the channel',
     teaches: 'Stirred silt lifts off the bed and drifting leaves look like small fish: less gain, low power.',
     waterName: 'Corrie Sound',
-    legs: drift(0.9, 100),
+    sections: drift(0.9, 100),
     windMps: 5,
     rangeM: 13,
     pingRate: 10,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.4, 30);
       const bed = groundUnder(
         way,
@@ -148,12 +148,12 @@ export const CORRIE_SOUND_SCENES: readonly SceneRecipe[] = [
     title: 'Bass over the reef',
     teaches: 'Rock draws a bright, ragged bed; fish stand up-current of the high stones.',
     waterName: 'Corrie Sound',
-    legs: idlePass(1.4, 90),
+    sections: idlePass(1.4, 90),
     windMps: 4,
     rangeM: 17,
     pingRate: 10,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.9, 15);
       const bed = groundUnder(
         way,

@@ -2,7 +2,7 @@ import { seededRandom } from '@/core/maths';
 import { layTrack, type Track } from '../track';
 import type { Scene } from '../scene';
 import { CORRIE_SOUND_SCENES } from './corrieSound';
-import { wayOf, type SceneRecipe } from './recipe';
+import type { SceneRecipe } from './recipe';
 import { THE_TOLLS_SCENES } from './theTolls';
 import { VESSMERE_SCENES } from './vessmere';
 
@@ -32,9 +32,6 @@ export const makeScene = (id: string, seed: number): Scene => {
 
 /** The boat's way over a named scene, at its own ping rate or another. */
 export function trackOver(id: string, seed: number, pingRate = recipeOf(id).pingRate): Track {
-  const { legs, windMps } = recipeOf(id);
-  return layTrack({ legs, pingRate, windMps }, seededRandom(seed).fork('waves'));
+  const { sections, windMps } = recipeOf(id);
+  return layTrack({ sections, pingRate, windMps }, seededRandom(seed).fork('waves'));
 }
-
-/** Ground a named scene's way covers, m. */
-export const wayOver = (id: string): number => wayOf(recipeOf(id).legs);

@@ -1,5 +1,5 @@
 import type { Random } from '@/core/maths';
-import type { Leg } from '../track';
+import type { TrackSection } from '../track';
 import type { Scene } from '../scene';
 import { emptyScene } from '../scene';
 import type { BedField } from '../bedField';
@@ -12,7 +12,7 @@ export interface SceneRecipe {
   teaches: string;
   waterName: WaterName;
   /** How the boat goes over it. */
-  legs: readonly Leg[];
+  sections: readonly TrackSection[];
   windMps: number;
   /** Range that shows it all, m, and a ping rate that suits, 1/s. */
   rangeM: number;
@@ -20,10 +20,11 @@ export interface SceneRecipe {
   build(random: Random, recipe: SceneRecipe): Scene;
 }
 
-/** Ground covered by a recipe's legs, m, and the time they take, s. */
-export const wayOf = (legs: readonly Leg[]): number =>
-  legs.reduce((sum, leg) => sum + Math.max(0, leg.speedMps) * leg.durationS, 0);
-export const timeOf = (legs: readonly Leg[]): number => legs.reduce((sum, leg) => sum + leg.durationS, 0);
+/** Ground covered by a recipe's sections, m, and the time they take, s. */
+export const wayOf = (sections: readonly TrackSection[]): number =>
+  sections.reduce((sum, section) => sum + Math.max(0, section.speedMps) * section.durationS, 0);
+export const timeOf = (sections: readonly TrackSection[]): number =>
+  sections.reduce((sum, section) => sum + section.durationS, 0);
 
 /** The recipe's water over a bed, with nothing in it yet. */
 export function openWater(recipe: SceneRecipe, bed: BedField): Scene {

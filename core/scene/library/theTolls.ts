@@ -16,12 +16,12 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     title: 'Hump on the bank, 70–90 m',
     teaches: 'Deep water: a low frequency, a long pulse and a window on the lowest part.',
     waterName: 'The Tolls',
-    legs: idlePass(1.8, 130),
+    sections: idlePass(1.8, 130),
     windMps: 4,
     rangeM: 105,
     pingRate: 2.5,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 1.5, 60);
       const ragged = raggedEdge(random);
       const bed = groundUnder(
@@ -46,12 +46,12 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     title: 'Wreck at 62 m',
     teaches: 'A wreck stands up hard and sudden; the fish hang over and down-tide of it.',
     waterName: 'The Tolls',
-    legs: drift(0.9, 120),
+    sections: drift(0.9, 120),
     windMps: 3,
     rangeM: 72,
     pingRate: 3.6,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.8, 70);
       const bed = groundUnder(
         way,
@@ -97,12 +97,12 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     title: 'Scatter layer and deep runners',
     teaches: 'In deep water the arches come back: long paths, long legs, and a layer that is alive.',
     waterName: 'The Tolls',
-    legs: idlePass(2.2, 130),
+    sections: idlePass(2.2, 130),
     windMps: 5,
     rangeM: 170,
     pingRate: 1.5,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 3, 120);
       const bed = groundUnder(
         way,
@@ -134,12 +134,12 @@ export const THE_TOLLS_SCENES: readonly SceneRecipe[] = [
     title: 'School off the edge',
     teaches: 'A carpet on the bed and a stack above it are hints to the kind, never proof.',
     waterName: 'The Tolls',
-    legs: drift(1, 110),
+    sections: drift(1, 110),
     windMps: 4,
     rangeM: 80,
     pingRate: 3.2,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 1, 80);
       const bed = groundUnder(
         way,

@@ -49,12 +49,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'East shelf, singles',
     teaches: 'Most marks are flat, broken or clipped; a full arch is rare in shallow water.',
     waterName: 'Vessmere',
-    legs: idlePass(1.5, 100),
+    sections: idlePass(1.5, 100),
     windMps: 2,
     rangeM: 15,
     pingRate: 10,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.5, 40);
       const edge = raggedEdge(random);
       const bed = groundUnder(
@@ -85,12 +85,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Crib at 18 m, calm',
     teaches: 'Cover joined to the bed, and the fish that stand off it and over it.',
     waterName: 'Vessmere',
-    legs: idlePass(1.2, 90),
+    sections: idlePass(1.2, 90),
     windMps: 1,
     rangeM: 23,
     pingRate: 9,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.5, 50);
       const bed = groundUnder(
         way,
@@ -127,12 +127,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Shell bar',
     teaches: 'A thin hard line on a soft trace is a skin of shell; plain hard bed also rings a second time.',
     waterName: 'Vessmere',
-    legs: idlePass(1.5, 90),
+    sections: idlePass(1.5, 90),
     windMps: 2,
     rangeM: 24,
     pingRate: 8,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.3, 40);
       const edge = raggedEdge(random);
       const [from, to] = [0.34 * way, 0.64 * way];
@@ -161,12 +161,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'River channel with a ledge',
     teaches: 'On a steep edge the first touch hides everything deeper inside the cone.',
     waterName: 'Vessmere',
-    legs: idlePass(1.3, 90),
+    sections: idlePass(1.3, 90),
     windMps: 2,
     rangeM: 20,
     pingRate: 9,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.35, 30);
       const ragged = raggedEdge(random);
       const edge = 0.36 * way;
@@ -204,12 +204,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Soft basin, fish on the bed',
     teaches: 'A fish lying on soft bed is only a bump: zoom, or lock the window to the bed.',
     waterName: 'Vessmere',
-    legs: idlePass(1.1, 90),
+    sections: idlePass(1.1, 90),
     windMps: 1,
     rangeM: 36,
     pingRate: 7,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.25, 70);
       const bed = groundUnder(
         way,
@@ -234,12 +234,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Vendace, undisturbed',
     teaches: 'Compact and round: bait at ease, nobody is eating.',
     waterName: 'Vessmere',
-    legs: idlePass(1.4, 90),
+    sections: idlePass(1.4, 90),
     windMps: 1,
     rangeM: 24,
     pingRate: 9,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.4, 60);
       const bed = groundUnder(
         way,
@@ -267,12 +267,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Vendace, hunted',
     teaches: 'Stretched and torn with larger marks near: this is the one to fish.',
     waterName: 'Vessmere',
-    legs: idlePass(1.4, 90),
+    sections: idlePass(1.4, 90),
     windMps: 1,
     rangeM: 24,
     pingRate: 9,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.4, 60);
       const bed = groundUnder(
         way,
@@ -313,12 +313,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Layer over the basin',
     teaches: 'A band at one depth over the whole lake is a layer; fish keep to one side of it.',
     waterName: 'Vessmere',
-    legs: idlePass(1.6, 90),
+    sections: idlePass(1.6, 90),
     windMps: 2,
     rangeM: 32,
     pingRate: 8,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.6, 80);
       const bed = groundUnder(
         way,
@@ -338,12 +338,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Weed edge',
     teaches: 'Fuzz joined to the bed is weed; the fish wait along its edge.',
     waterName: 'Vessmere',
-    legs: idlePass(1.2, 90),
+    sections: idlePass(1.2, 90),
     windMps: 2,
     rangeM: 8,
     pingRate: 12,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.3, 25);
       const ragged = raggedEdge(random);
       const bed = groundUnder(
@@ -369,12 +369,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'New brush, old brush',
     teaches: 'Fresh branches echo hard; wood that has soaked ten years hardly shows.',
     waterName: 'Vessmere',
-    legs: idlePass(1.2, 90),
+    sections: idlePass(1.2, 90),
     windMps: 1,
     rangeM: 12,
     pingRate: 11,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.3, 35);
       const bed = groundUnder(
         way,
@@ -414,12 +414,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Drowned timber',
     teaches: 'Upright, joined to the bed and thin: trees; their limbs are not fish.',
     waterName: 'Vessmere',
-    legs: idlePass(1.1, 90),
+    sections: idlePass(1.1, 90),
     windMps: 1,
     rangeM: 14,
     pingRate: 11,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.5, 35);
       const bed = groundUnder(
         way,
@@ -448,12 +448,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Holding over perch',
     teaches: 'Boat still: fish draw lines and threads, and length on the chart is time, not size.',
     waterName: 'Vessmere',
-    legs: holdingStill(90),
+    sections: holdingStill(90),
     windMps: 1,
     rangeM: 11,
     pingRate: 10,
     build(random, recipe) {
-      const time = timeOf(recipe.legs);
+      const time = timeOf(recipe.sections);
       const rough = swells(random, 0.2, 30);
       const bed = groundUnder(
         4,
@@ -499,7 +499,7 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Followed, refused, taken',
     teaches: 'Fish rise to a lure and follow, refuse or take it; a ripped lure sheds bubbles.',
     waterName: 'Vessmere',
-    legs: holdingStill(120),
+    sections: holdingStill(120),
     windMps: 0.5,
     rangeM: 15,
     pingRate: 10,
@@ -551,14 +551,14 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
   {
     id: 'half-arches',
     title: 'Shy of the boat',
-    teaches: 'A leg is missing when the fish turned away under the boat.',
+    teaches: 'A section is missing when the fish turned away under the boat.',
     waterName: 'Vessmere',
-    legs: idlePass(1.3, 90),
+    sections: idlePass(1.3, 90),
     windMps: 1,
     rangeM: 19,
     pingRate: 10,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.4, 50);
       const bed = groundUnder(
         way,
@@ -582,12 +582,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Boulders on gravel',
     teaches: 'Rounded bumps joined to a hard bed are stones; the gap tells the fish from them.',
     waterName: 'Vessmere',
-    legs: drift(0.6, 110),
+    sections: drift(0.6, 110),
     windMps: 4,
     rangeM: 11,
     pingRate: 11,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.35, 14);
       const ragged = raggedEdge(random);
       const bed = groundUnder(
@@ -617,14 +617,14 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     id: 'crowded-ramp',
     title: 'Busy morning off the ramp',
     teaches:
-      'Slanting dashes are another sounder, vertical bars are electrical, the mess on top is wind and wash.',
+      'Slanting dashes are another sounder, vertical bars are electrical, the clutter on top is wind and wash.',
     waterName: 'Vessmere',
-    legs: idlePass(1.6, 90),
+    sections: idlePass(1.6, 90),
     windMps: 7,
     rangeM: 16,
     pingRate: 10,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.5, 45);
       const bed = groundUnder(
         way,
@@ -648,12 +648,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Planing across the basin',
     teaches: 'At speed a fish is a streak at best: only schools are worth looking for.',
     waterName: 'Vessmere',
-    legs: planing(9, 60),
+    sections: planing(9, 60),
     windMps: 2,
     rangeM: 24,
     pingRate: 11,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 1.5, 90);
       const bed = groundUnder(
         way,
@@ -678,12 +678,12 @@ export const VESSMERE_SCENES: readonly SceneRecipe[] = [
     title: 'Stop and back up',
     teaches: 'A boat runs on after the throttle: back up onto the fish, the mark comes again.',
     waterName: 'Vessmere',
-    legs: stopAndBackUp(1.4, 34, 46),
+    sections: stopAndBackUp(1.4, 34, 46),
     windMps: 1,
     rangeM: 18,
     pingRate: 10,
     build(random, recipe) {
-      const way = wayOf(recipe.legs);
+      const way = wayOf(recipe.sections);
       const rough = swells(random, 0.3, 50);
       const bed = groundUnder(
         way,

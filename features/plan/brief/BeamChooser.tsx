@@ -1,13 +1,15 @@
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { degToRad, radToDeg } from '@/core/units';
-import { changeFace, changeRig, planStore } from '@/stores';
+import { problemOf } from '@/core/formats';
+import { changeFace, changeUnit, openUnitOf, planStore } from '@/stores';
 import { Chips, Dial, Text, useTones } from '@/ui';
 import { useChange } from './useChange';
 
 /** Which beam, and its numbers. */
 export function BeamChooser() {
   const { brief, rig } = useStore(planStore);
+  const { screen } = useStore(planStore, openUnitOf);
   const tones = useTones();
   const { change, problem, setProblem } = useChange();
   return (
@@ -36,7 +38,7 @@ export function BeamChooser() {
             onChange={(x) => {
               const athwartRad = degToRad(x);
               const alongRad = face.beam.shape === 'cone' ? athwartRad : face.beam.alongRad;
-              setProblem(changeFace(face.id, { beam: { ...face.beam, alongRad, athwartRad } }));
+              setProblem(problemOf(changeFace(face.id, { beam: { ...face.beam, alongRad, athwartRad } })));
             }}
           />
           <Dial
@@ -46,7 +48,7 @@ export function BeamChooser() {
             high={1000}
             step={50}
             show={(x) => `${x.toFixed(0)}\u00a0W`}
-            onChange={(x) => setProblem(changeFace(face.id, { powerW: x }))}
+            onChange={(x) => setProblem(problemOf(changeFace(face.id, { powerW: x })))}
           />
         </View>
       ))}
@@ -54,21 +56,21 @@ export function BeamChooser() {
         <Text bold>Screen of the unit</Text>
         <Dial
           label="Rows"
-          value={rig.screen.rows}
+          value={screen.rows}
           low={160}
           high={1000}
           step={20}
           show={(x) => `${x.toFixed(0)} pixels`}
-          onChange={(x) => setProblem(changeRig({ screen: { ...rig.screen, rows: x } }))}
+          onChange={(x) => setProblem(problemOf(changeUnit({ screen: { ...screen, rows: x } })))}
         />
         <Dial
           label="Columns"
-          value={rig.screen.columns}
+          value={screen.columns}
           low={160}
           high={1200}
           step={20}
           show={(x) => `${x.toFixed(0)} pixels`}
-          onChange={(x) => setProblem(changeRig({ screen: { ...rig.screen, columns: x } }))}
+          onChange={(x) => setProblem(problemOf(changeUnit({ screen: { ...screen, columns: x } })))}
         />
       </View>
     </>

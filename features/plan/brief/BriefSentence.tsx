@@ -4,7 +4,7 @@ import { useStore } from 'zustand';
 import { planStore } from '@/stores';
 import { InlineButton, Text } from '@/ui';
 import { useUnits } from '../../units';
-import { briefWords, type BriefPiece } from '../wording';
+import { briefWords, type BriefPiece } from '../../words/brief';
 import { BriefSheet } from './BriefSheet';
 
 /** The brief as a sentence; each of its pieces opens what changes it. */
@@ -41,12 +41,9 @@ export function BriefSentence() {
         {pieceOf('beam', 'Beam and transducer')}
         {'.'}
       </Text>
-      <Text faint kind="small">
-        Tap what is underlined to change it. The setup follows at once.
-      </Text>
       <BriefSheet piece={piece} onClose={close} />
     </>
   );
 }
 
-const styles = StyleSheet.create({ sentence: { fontSize: 21, lineHeight: 36 } });
+const styles = StyleSheet.create({ sentence: { fontSize: 18, lineHeight: 30 } });

@@ -1,6 +1,6 @@
 import { memo, type ReactNode } from 'react';
 import { Button, Sheet } from '@/ui';
-import type { BriefPiece } from '../wording';
+import type { BriefPiece } from '../../words/brief';
 import { BeamChooser } from './BeamChooser';
 import { DepthChooser } from './DepthChooser';
 import { PresentationChooser } from './PresentationChooser';

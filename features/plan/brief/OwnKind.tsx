@@ -3,9 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { KEEPS, type Keeps, type Species } from '@/core/advice';
+import { problemOf } from '@/core/formats';
 import { addSpecies, planStore } from '@/stores';
 import { Button, Chips, Text, useTones } from '@/ui';
-import { KEEPS_WORDS } from '../wording';
+import { KEEPS_WORDS } from '../../words/brief';
 
 /** A kind the library lacks: its name, its bladder and where it keeps. */
 export function OwnKind() {
@@ -55,7 +56,7 @@ export function OwnKind() {
           const wrong =
             label.trim() === ''
               ? 'Give it a name.'
-              : addSpecies({ label: label.trim(), bladder, keeps, lengthM: [...brief.lengthM] });
+              : problemOf(addSpecies({ label: label.trim(), bladder, keeps, lengthM: [...brief.lengthM] }));
           setProblem(wrong);
           if (!wrong) {
             setLabel('');

@@ -2,8 +2,9 @@ import { useStore } from 'zustand';
 import { PRESENTATIONS, USUAL_SPEED_MPS } from '@/core/advice';
 import { planStore } from '@/stores';
 import { Chips, Dial, Text, Tick } from '@/ui';
-import { PRESENTATION_WORDS } from '../wording';
+import { PRESENTATION_WORDS } from '../../words/brief';
 import { useChange, useSteps } from './useChange';
+import { decimal } from '@/ui/decimal';
 
 /** How the boat fishes, how fast, and beside whom. */
 export function PresentationChooser() {
@@ -25,7 +26,7 @@ export function PresentationChooser() {
         low={0}
         high={Math.round(speed.fromSi(15))}
         step={speed.unit === 'mph' ? 0.1 : 0.2}
-        show={(x) => `${x.toFixed(1)}\u00a0${speed.unit}`}
+        show={(x) => `${decimal(x, 1)}\u00a0${speed.unit}`}
         onChange={(x) => change({ speedMps: Math.min(15, speed.toSi(x)) })}
       />
       <Tick

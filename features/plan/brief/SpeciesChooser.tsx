@@ -2,9 +2,10 @@ import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { SPECIES, targetOf, type Species } from '@/core/advice';
-import { aimAt, planStore } from '@/stores';
-import { Chips, Dial, Text } from '@/ui';
-import { KEEPS_WORDS } from '../wording';
+import { problemOf } from '@/core/formats';
+import { aimAt, planStore, removeSpecies } from '@/stores';
+import { Button, Chips, Dial, Text } from '@/ui';
+import { KEEPS_WORDS } from '../../words/brief';
 import { OwnKind } from './OwnKind';
 import { useChange, useSteps } from './useChange';
 
@@ -46,6 +47,15 @@ export function SpeciesChooser() {
         {targetOf(brief).label} usually keeps {KEEPS_WORDS[targetOf(brief).keeps]}.
       </Text>
       <OwnKind />
+      {ownSpecies.map((s) => (
+        <Button
+          key={s.id}
+          tone="quiet"
+          label={`Delete ${s.label}`}
+          onPress={() => removeSpecies(s.id)}
+          testID={`delete-${s.id}`}
+        />
+      ))}
       <TextInput
         mode="outlined"
         label="Find a kind"
@@ -62,7 +72,7 @@ export function SpeciesChooser() {
         options={found.map((s) => ({ value: s.id, label: s.label }))}
         onChange={(id) => {
           const species = kinds.find((s) => s.id === id);
-          if (species) setProblem(aimAt(species));
+          if (species) setProblem(problemOf(aimAt(species)));
         }}
       />
     </>

@@ -2,7 +2,7 @@ import { useStore } from 'zustand';
 import { BRIEF_BEDS, CLARITIES } from '@/core/advice';
 import { planStore } from '@/stores';
 import { Chips, Dial, Text } from '@/ui';
-import { BED_WORDS, CLARITY_WORDS } from '../wording';
+import { BED_WORDS, CLARITY_WORDS } from '../../words/brief';
 import { useChange, useSteps } from './useChange';
 
 /** Salt, clarity, bed, temperature, layer and wind. */

@@ -1,0 +1,112 @@
+import { seededRandom } from '@/core/maths';
+import type { Settings } from '@/core/picture';
+import { faceOf, seenFrom, type Face, type Rig } from '@/core/rig';
+import {
+  briefWater,
+  firstPass,
+  makeScene,
+  recipeOf,
+  SCENES,
+  trackOver,
+  type Scene,
+  type Track,
+  holdingStill,
+  idlePass,
+  layTrack,
+  passDuration,
+  planing,
+  drift,
+  type TrackSection,
+} from '@/core/scene';
+import type { SoundingRequest } from '@/core/sounder';
+import type { BriefWater, PassSource } from './passSource';
+import { engineOf, targetOf, waterOf, type Brief } from '@/core/advice';
+
+/** How the boat goes for a presentation: a drift with the engine off, vertical fishing on the spot, the rest under way. */
+export const sectionsOf = (
+  presentation: Brief['presentation'],
+  speedMps: number,
+  durationS: number,
+): TrackSection[] =>
+  speedMps === 0
+    ? holdingStill(durationS)
+    : presentation === 'drift' || presentation === 'deep-drop'
+      ? drift(speedMps, durationS)
+      : engineOf({ presentation, speedMps }) === 'planing'
+        ? planing(speedMps, durationS)
+        : idlePass(speedMps, durationS);
+
+/** What a pass is pinged with: its beams, ping rate, how deep it listens, power. */
+export type Sounding = Pick<Settings, 'faceId' | 'pingRate' | 'rangeM' | 'power'> &
+  Partial<Pick<Settings, 'blend'>>;
+
+/** The beams that ping: the one that is looked at, and one laid into its picture. @throws RangeError for a face the rig has not */
+export const pingingFaces = (rig: Rig, { faceId, blend }: Pick<Sounding, 'faceId' | 'blend'>): Face[] =>
+  [...new Set([faceId, ...(blend ? [blend.faceId] : [])])].map((id) => faceOf(rig, id));
+
+/** What the simulator is asked for a pass over a brief's water. @param water how that water is made: old passes keep theirs */
+export function benchPass(
+  brief: Brief,
+  rig: Rig,
+  sounding: Sounding,
+  seed: number,
+  water: BriefWater = 2,
+): SoundingRequest {
+  const target = targetOf(brief);
+  const wanted = {
+    fromM: brief.fromM,
+    toM: brief.toM,
+    fishToM: brief.fishToM,
+    lengthM: brief.lengthM,
+    bladder: target.bladder,
+    speedMps: brief.speedMps,
+    water: waterOf(brief),
+    bed: brief.bed,
+    clarity: brief.clarity,
+    othersNear: brief.othersNear,
+    inCover: target.keeps === 'cover',
+  };
+  const scene = water === 1 ? firstPass(wanted, seed) : briefWater(wanted, seed);
+  const sections = sectionsOf(brief.presentation, brief.speedMps, passDuration(wanted));
+  const track = layTrack(
+    { sections, pingRate: sounding.pingRate, windMps: brief.windMps },
+    seededRandom(seed).fork('waves'),
+  );
+  return requestOf(scene, track, rig, sounding, seed);
+}
+
+function requestOf(scene: Scene, track: Track, rig: Rig, sounding: Sounding, seed: number): SoundingRequest {
+  const { pingRate, rangeM, power } = sounding;
+  return {
+    scene,
+    track,
+    rig: seenFrom(rig, sounding.faceId),
+    faces: pingingFaces(rig, sounding),
+    pingRate,
+    farM: rangeM,
+    power,
+    seed,
+  };
+}
+
+/** What the simulator is asked for a pass over a named scene. @throws RangeError for a scene there is not */
+export const scenePass = (sceneId: string, rig: Rig, sounding: Sounding, seed: number): SoundingRequest =>
+  requestOf(makeScene(sceneId, seed), trackOver(sceneId, seed, sounding.pingRate), rig, sounding, seed);
+
+/** What the simulator is asked for a simulated source. @throws RangeError for a scene or face there is not */
+export const soundingRequest = (
+  source: Exclude<PassSource, { kind: 'recording' }>,
+  rig: Rig,
+  sounding: Sounding,
+): SoundingRequest =>
+  source.kind === 'brief'
+    ? benchPass(source.brief, rig, sounding, source.seed, source.water)
+    : scenePass(source.sceneId, rig, sounding, source.seed);
+
+/** Deepest a simulated source's bed lies, m: what must be listened to at least. */
+export const deepestOf = (source: Exclude<PassSource, { kind: 'recording' }>): number =>
+  source.kind === 'brief' ? source.brief.toM : recipeOf(source.sceneId).rangeM;
+
+/** The named scenes, for a list. */
+export const sceneList = (): { id: string; title: string; teaches: string }[] =>
+  SCENES.map(({ id, title, teaches }) => ({ id, title, teaches }));

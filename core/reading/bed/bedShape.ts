@@ -1,0 +1,59 @@
+import { isGap } from '@/core/maths';
+import type { Channel, Navigation } from '@/core/recording';
+import { deadZone } from '@/core/rig';
+import type { BedLine } from './bedLine';
+
+/** What the first echo says of the bed below, by ping; NaN where there is no bed. */
+export interface BedShape {
+  /** Slope of the drawn line along the way, rad, down ahead positive. */
+  slopeRad: Float32Array;
+  /** True depth straight below lies between these, m. */
+  depthLowM: Float32Array;
+  depthHighM: Float32Array;
+  /** Height over the bed in which a fish at half the beam's width is hidden, m. */
+  deadZoneM: Float32Array;
+}
+
+/** Way over which the slope is taken, m. */
+const WAY_M = 4;
+/** Slopes across the way are not seen; they are taken for no steeper than this, rad (about 8°), or than the one along it. */
+const ACROSS_RAD = 0.14;
+
+/**
+ * Slope, true depth and dead zone from the first echo's range. Over a plane of slope s inside the beam the first echo comes
+ * from d·cos s; along the way its range changes by sin s a metre. The slope across is not seen, so the depth is an interval.
+ */
+export function bedShape(
+  channel: Channel,
+  { rangeM }: BedLine,
+  { eastM, northM, pitchRad }: Navigation,
+): BedShape {
+  const pings = channel.pingCount;
+  const blank = (): Float32Array => new Float32Array(pings).fill(NaN);
+  const shape: BedShape = { slopeRad: blank(), depthLowM: blank(), depthHighM: blank(), deadZoneM: blank() };
+  const way = new Float64Array(pings);
+  for (let p = 1; p < pings; p++)
+    way[p] = way[p - 1]! + Math.hypot(eastM[p]! - eastM[p - 1]!, northM[p]! - northM[p - 1]!);
+  const half = Math.max(channel.beam.alongRad, channel.beam.athwartRad) / 2;
+  let a = 0;
+  let b = 0;
+  for (let p = 0; p < pings; p++) {
+    const range = rangeM[p]!;
+    if (!(range > 0)) continue;
+    while (a < p && way[p]! - way[a]! > WAY_M / 2) a++;
+    if (b < p) b = p;
+    while (b < pings - 1 && way[b + 1]! - way[p]! <= WAY_M / 2) b++;
+    const rise = rangeM[b]! - rangeM[a]!;
+    const over = way[b]! - way[a]!;
+    const sin = over > 0.5 && !isGap(rise) ? Math.max(-0.9, Math.min(0.9, rise / over)) : 0;
+    const along = Math.asin(sin);
+    shape.slopeRad[p] = along;
+    const across = Math.min(half, Math.max(ACROSS_RAD, Math.abs(along)));
+    // A beam that looks ahead or astern sees the bed by its nearer edge: no deeper than what is drawn there.
+    const low = range * Math.cos(Math.min(half, Math.abs(pitchRad[p]!)));
+    shape.depthLowM[p] = Math.min(low, range / Math.cos(Math.min(half, Math.abs(along))));
+    shape.depthHighM[p] = range / Math.cos(Math.min(half, Math.hypot(along, across)));
+    shape.deadZoneM[p] = shape.depthHighM[p]! - range + deadZone(range, half / 2, channel.resolutionM);
+  }
+  return shape;
+}

@@ -1,0 +1,214 @@
+import { amplitudeToDb, fromDb, median, powerOf, toDb, softmax } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import { beamPattern, rangeResolution } from '@/core/rig';
+import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
+import type { CoverFinding } from '../finding';
+import type { BedLine } from './bedLine';
+
+/** What a patch of bed is likely made of. */
+export interface BedPatch {
+  fromPing: number;
+  toPing: number;
+  /** Probability of each of BED_MATERIALS, in their order from hard to soft. */
+  probability: number[];
+  likely: BedMaterial;
+  /** Probability that it is hard (rock, gravel, shell or sand). */
+  hard: number;
+  /** Probability of a thin hard skin on soft ground: the first echo says hard and the second says soft. */
+  skin: number;
+  /** Height of weed on it, m; 0 where none was found. */
+  growthM: number;
+  /** First echo against a bed of gravel at this depth, dB; null when the levels are not calibrated. */
+  firstOverGravelDb: number | null;
+  /** Second echo against the first, dB, with depth and absorption made up for; null where none was heard. */
+  secondUnderFirstDb: number | null;
+}
+
+/** Pings of one patch, and fewest that say anything. */
+const PATCH = 48;
+const FEWEST = 12;
+/** How far a first and a second echo of one kind of bed scatter about its mean, dB. */
+const FIRST_SPREAD_DB = 1.6;
+const SECOND_SPREAD_DB = 2;
+/** A second echo must stand this far over what lies before it, dB. */
+const SECOND_OVER_DB = 4;
+/** Lost at the surface on the way back down, dB. */
+const SURFACE_DB = 2;
+const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
+
+const hardShare = (probability: readonly number[]): number =>
+  probability.reduce((h, p, i) => h + (HARD.has(BED_MATERIALS[i]!) ? p : 0), 0);
+
+/** Length of a first echo whose energy is taken, m; what the bed line may lie off by is let in before it. */
+const echoLength = (resolutionM: number): number => Math.max(4 * resolutionM, 0.3);
+const edgeSlack = (resolutionM: number): number => Math.max(resolutionM, 0.1);
+
+/**
+ * Energy of the first echo of a flat bed at a depth (power over the source's times metres of range) as a level, dB: rings at
+ * range r under angle i, weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), over its first
+ * part, absorption left out. Energy, because a bed line that is off by a sample does not change it.
+ */
+export function firstEchoDb(
+  channel: Pick<Channel, 'beam' | 'pulse' | 'soundSpeedMps'>,
+  depthM: number,
+  material: BedMaterial,
+): number {
+  const { beam } = channel;
+  // The bed gathers over the pulse itself, however finely or coarsely it was sampled.
+  const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
+  const parts = 24;
+  const step = resolutionM / parts;
+  const count = Math.ceil(echoLength(resolutionM) / step);
+  const density = new Float64Array(count);
+  for (let k = 0; k < count; k++) {
+    const r = depthM + (k + 0.5) * step;
+    const incidence = Math.acos(depthM / r);
+    const sin = Math.sin(incidence);
+    let pattern = 0;
+    // Round the ring, since a fan is not alike all round.
+    const spokes = beam.shape === 'cone' ? 1 : 16;
+    for (let a = 0; a < spokes; a++) {
+      const angle = (Math.PI * (a + 0.5)) / (2 * spokes);
+      pattern += beamPattern(beam, sin * Math.cos(angle), sin * Math.sin(angle)) ** 2 / spokes;
+    }
+    density[k] = (bedBackscatter(material, incidence) * pattern * 2 * Math.PI * step) / r ** 3;
+  }
+  let energy = 0;
+  for (let to = 1; to <= count; to++)
+    for (let k = Math.max(0, to - parts); k < to; k++) energy += density[k]! * step;
+  return toDb(energy);
+}
+
+/** Mean power of some pings, each laid to its own bed line times `multiple`, from `beforeM` before it. */
+function laidToBed(
+  channel: Channel,
+  bed: BedLine,
+  from: number,
+  to: number,
+  multiple: number,
+  beforeM: number,
+  spanM: number,
+): Float64Array | null {
+  const { sampleCount: n, sampleStepM: step, firstRangeM, levelDb } = channel;
+  const count = Math.ceil(spanM / step);
+  const mean = new Float64Array(count);
+  let pings = 0;
+  for (let p = from; p <= to; p++) {
+    const range = bed.rangeM[p]!;
+    if (!(range > 0)) continue;
+    const first = Math.round((multiple * range - beforeM - firstRangeM) / step);
+    if (first < 0 || first + count > n) continue;
+    pings++;
+    for (let j = 0; j < count; j++) mean[j]! += powerOf(levelDb[p * n + first + j]!);
+  }
+  if (pings < FEWEST) return null;
+  return mean.map((x) => x / pings);
+}
+
+/** Energy of a patch of mean power, dB. */
+const energyDb = (power: Float64Array, stepM: number): number =>
+  toDb(power.reduce((a, b) => a + b, 0) * stepM);
+
+/** Tallest weed over some pings, m: of each bed of weed the median of its pings there. */
+function growthOver(cover: readonly CoverFinding[], from: number, to: number): number {
+  let most = 0;
+  for (const c of cover) {
+    if (c.cover !== 'weed' || c.toPing < from || c.fromPing > to) continue;
+    const part = Array.from(
+      c.height.subarray(Math.max(0, from - c.fromPing), Math.max(0, to - c.fromPing + 1)),
+    ).filter((h) => h > 0);
+    if (part.length > 0) most = Math.max(most, median(part));
+  }
+  return most;
+}
+
+/** Depths a first echo is worked out at, as a ratio from one to the next; between them it is linear in log depth. */
+const DEPTH_RATIO = 1.1;
+
+/** firstEchoDb by depth and material, worked out once a depth: it bends little. */
+function firstEchoes(channel: Channel): (depthM: number, material: BedMaterial) => number {
+  const kept = new Map<number, number[]>();
+  const at = (k: number): number[] => {
+    let echoes = kept.get(k);
+    if (!echoes) {
+      echoes = BED_MATERIALS.map((material) => firstEchoDb(channel, Math.pow(DEPTH_RATIO, k), material));
+      kept.set(k, echoes);
+    }
+    return echoes;
+  };
+  return (depthM, material) => {
+    const place = Math.log(depthM) / Math.log(DEPTH_RATIO);
+    const k = Math.floor(place);
+    const m = BED_MATERIALS.indexOf(material);
+    const low = at(k)[m]!;
+    return low + (at(k + 1)[m]! - low) * (place - k);
+  };
+}
+
+/**
+ * What the bed is made of along the track: the strength of the first echo against what each material would give at this depth
+ * in this beam, and the second echo against the first, which is free of calibration.
+ */
+export function bedHardness(channel: Channel, bed: BedLine, cover: readonly CoverFinding[] = []): BedPatch[] {
+  const patches: BedPatch[] = [];
+  const { calibration } = channel;
+  const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
+  const firstEcho = firstEchoes(channel);
+  for (let from = 0; from < channel.pingCount; from += PATCH) {
+    const to = Math.min(channel.pingCount - 1, from + PATCH - 1);
+    let depth = 0;
+    let pings = 0;
+    for (let p = from; p <= to; p++)
+      if (bed.rangeM[p]! > 0) {
+        depth += bed.rangeM[p]!;
+        pings++;
+      }
+    if (pings < FEWEST) continue;
+    depth /= pings;
+    const alpha = calibration?.absorptionDbPerM ?? 0;
+    const step = channel.sampleStepM;
+    const slack = edgeSlack(resolutionM);
+    const length = echoLength(resolutionM) + slack;
+    const first = laidToBed(channel, bed, from, to, 1, slack, length);
+    if (!first) continue;
+    const firstDb = energyDb(first, step);
+    // The second echo is stretched to twice the length; as energy it is the first's less a quarter for spreading and the bounce.
+    const second = laidToBed(channel, bed, from, to, 2, 2 * slack, 2 * length);
+    const before = laidToBed(channel, bed, from, to, 2, 2 * slack + 2 * length, 2 * length);
+    let secondUnderFirstDb: number | null = null;
+    if (second && before) {
+      const quiet = energyDb(before, step);
+      const echo = energyDb(second, step);
+      if (echo > quiet + SECOND_OVER_DB) {
+        const clean = toDb(fromDb(echo) - fromDb(quiet));
+        secondUnderFirstDb = firstDb - clean - amplitudeToDb(2) - 2 * alpha * depth;
+      }
+    }
+    const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
+    if (measured === null && secondUnderFirstDb === null) continue;
+    const byFirst = BED_MATERIALS.map((material) =>
+      measured === null ? 0 : -0.5 * ((measured - firstEcho(depth, material)) / FIRST_SPREAD_DB) ** 2,
+    );
+    const bySecond = BED_MATERIALS.map((material) =>
+      secondUnderFirstDb === null
+        ? 0
+        : -0.5 * ((secondUnderFirstDb - bedLoss(material) - SURFACE_DB) / SECOND_SPREAD_DB) ** 2,
+    );
+    const probability = softmax(byFirst.map((log, k) => log + bySecond[k]!));
+    patches.push({
+      fromPing: from,
+      toPing: to,
+      probability,
+      likely: BED_MATERIALS[probability.indexOf(Math.max(...probability))]!,
+      hard: hardShare(probability),
+      skin:
+        measured === null || secondUnderFirstDb === null
+          ? 0
+          : hardShare(softmax(byFirst)) * (1 - hardShare(softmax(bySecond))),
+      growthM: growthOver(cover, from, to),
+      firstOverGravelDb: measured === null ? null : measured - firstEcho(depth, 'gravel'),
+      secondUnderFirstDb,
+    });
+  }
+  return patches;
+}

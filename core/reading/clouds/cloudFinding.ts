@@ -1,0 +1,132 @@
+import { clamp, isGap, logistic } from '@/core/maths';
+import type { Channel, Stretch } from '@/core/recording';
+import type { CloudOutline } from './findClouds';
+import { CLOUD_WEIGHTS } from './weights';
+import { confidenceOf } from '../confidence';
+import type { CloudFinding, FishFinding } from '../finding';
+import { gapTo, type BedLine } from '../bed/bedLine';
+import type { Fitted } from '../marks/joinTracks';
+import { STILL_MPS } from '@/core/rig';
+
+/** What begins this near under the clutter at the surface may well hang from it, m. */
+const HANGS_M = 0.4;
+/** What begins so far up in the clutter is taken for a part of it, m. */
+const WITHIN_M = 1;
+
+/** A beam draws a cloud longer by this share of its footprint. */
+const BEAM_ADDS = 0.6;
+
+/** Calm or hunted: undisturbed bait keeps a compact ball, hunted bait is drawn out and torn. */
+function mood(
+  { top, bottom }: CloudOutline,
+  channel: Channel,
+  rangeM: number,
+  pingsPerM: number,
+): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number } {
+  const heights = Array.from(top, (a, k) => (a < 0 ? 0 : (bottom[k]! - a + 1) * channel.sampleStepM)).sort(
+    (a, b) => a - b,
+  );
+  const tall = Math.max(channel.resolutionM, heights[Math.floor(0.9 * (heights.length - 1))]!);
+  const footprint = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, 1.2));
+  const stretched = Math.max(0.3, top.length / pingsPerM - BEAM_ADDS * footprint) / tall;
+  const hunted = logistic(CLOUD_WEIGHTS.perStretch * Math.log(stretched / CLOUD_WEIGHTS.evenStretch));
+  return { mood: hunted > 0.5 ? 'hunted' : 'calm', moodProbability: Math.max(hunted, 1 - hunted), stretched };
+}
+
+/** Puts a cloud into numbers, with what speaks for it. */
+export function cloudFinding(
+  cloud: CloudOutline,
+  id: number,
+  channel: Channel,
+  stretch: Stretch,
+  bed: BedLine,
+  clutterM: number,
+  pingsPerM: number,
+): CloudFinding {
+  const pings = cloud.toPing - cloud.fromPing + 1;
+  const range = (j: number): number => (j < 0 ? NaN : channel.firstRangeM + j * channel.sampleStepM);
+  const top = Float32Array.from(cloud.top, range);
+  const bottom = Float32Array.from(cloud.bottom, range);
+  let at = 0;
+  for (let k = 1; k < pings; k++) if (!(top[at]! <= top[k]!) && !isGap(top[k]!)) at = k;
+  let deepest = 0;
+  for (let k = 0; k < pings; k++) if (bottom[k]! > deepest) deepest = bottom[k]!;
+  const rangeM = top[at]!;
+  const heightM = deepest - rangeM;
+  const state = mood(cloud, channel, rangeM, pingsPerM);
+  const w = CLOUD_WEIGHTS;
+  const filled = cloud.top.reduce((sum, j) => sum + (j >= 0 ? 1 : 0), 0) / pings;
+  return {
+    id,
+    kind: 'cloud',
+    fromPing: cloud.fromPing,
+    toPing: cloud.toPing,
+    timeS: stretch.navigation.timeS[cloud.fromPing + at]!,
+    rangeM,
+    depthM: [rangeM * Math.cos(Math.min(channel.beam.athwartRad / 2, Math.PI / 3)), deepest],
+    heightM,
+    gapToBedM: gapTo(bed, cloud.fromPing + at, deepest),
+    overBackgroundDb: cloud.overDb,
+    confidence: confidenceOf(
+      w.perDb * (cloud.overDb - w.evenDb) +
+        w.perPing * (Math.min(pings, w.mostPings) - w.evenPings) +
+        w.perFilled * (filled - w.evenFilled) -
+        (rangeM < clutterM + HANGS_M ? w.hangs + w.within * clamp((clutterM - rangeM) / WITHIN_M, 0, 1) : 0),
+    ),
+    reasons: [
+      { name: 'stretched', times: state.stretched },
+      { name: 'thick', heightM, pulseM: channel.resolutionM },
+      { name: 'stands-out', db: cloud.overDb },
+      { name: 'followed', pings, share: filled },
+    ],
+    rival:
+      pings > w.layerPings
+        ? { reading: 'layer', test: 'pass-again' }
+        : { reading: 'several-fish', test: 'other-beam' },
+    top,
+    bottom,
+    mood: state.mood,
+    moodProbability: state.moodProbability,
+    fill: cloud.fill,
+  };
+}
+
+/** How far outside a cloud's outline one of its own may come to lie, m. */
+const CLOUD_EDGE_M = 0.6;
+/** Share of a mark's points that must lie where a cloud's legs can for it to be one. */
+const LEG_SHARE = 0.8;
+/** A whole arch this far over a cloud's level is a fish of its own beside it, dB. */
+const STRONGER_DB = 6;
+
+/**
+ * Whether a mark is one of a cloud's own: its nearest point lies in the cloud, or its points lie where the legs of the
+ * cloud's members must (ranges √(r² + v²Δt²) for r from the cloud's top to its foot).
+ */
+export function belongsToCloud(
+  mark: FishFinding,
+  f: Fitted,
+  cloud: CloudFinding,
+  timeS: Float64Array,
+  speed: number,
+): boolean {
+  const from = timeS[cloud.fromPing]!;
+  const to = timeS[cloud.toPing]!;
+  const top = cloud.rangeM - CLOUD_EDGE_M;
+  const foot = cloud.rangeM + cloud.heightM + CLOUD_EDGE_M;
+  const slackS = CLOUD_EDGE_M / Math.max(speed, 0.2);
+  const apexS = f.curve?.nearestTimeS ?? mark.timeS;
+  const apexM = f.curve?.nearestRangeM ?? mark.rangeM;
+  if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
+  if (mark.shape === 'arch' && mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB) return false;
+  // Under a boat that keeps still nothing has legs.
+  const reachS = speed < STILL_MPS ? slackS : (1.5 * foot) / speed;
+  let inside = 0;
+  f.times.forEach((t, i) => {
+    if (t < from - reachS || t > to + reachS) return;
+    const away = speed * Math.max(0, from - t, t - to);
+    const range = f.track.rangeM[i]!;
+    // Out there a leg has left every beam.
+    if (away < 1.5 * foot && range > Math.hypot(top, away) && range < Math.hypot(foot, away)) inside++;
+  });
+  return inside >= LEG_SHARE * f.times.length;
+}

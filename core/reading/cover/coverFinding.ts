@@ -1,0 +1,98 @@
+import { softmax } from '@/core/maths';
+import type { Channel, Stretch } from '@/core/recording';
+import { confidenceOf } from '../confidence';
+import { COVER_CLASSES, type CoverClass, type CoverFinding } from '../finding';
+import type { BedLine } from '../bed/bedLine';
+import type { OnBedOutline } from './onBed';
+import { COVER_WEIGHTS, HABITS } from './weights';
+
+const logDensity = (x: number, [mean, sd]: readonly [number, number]): number =>
+  -0.5 * ((x - mean) / sd) ** 2 - Math.log(sd);
+
+/** Probability of each class of cover, by Bayes with classes equally likely beforehand and measures taken as independent. */
+export function coverProbability(
+  outline: Pick<OnBedOutline, 'tallM' | 'lengthM' | 'underBedDb' | 'solid'>,
+): Record<CoverClass, number> {
+  const logs = COVER_CLASSES.map((c) => {
+    const habit = HABITS[c];
+    return (
+      logDensity(Math.log(outline.tallM), habit.tall) +
+      logDensity(Math.log(outline.lengthM), habit.length) +
+      logDensity(outline.underBedDb, habit.underBedDb) +
+      logDensity(outline.solid, habit.solid)
+    );
+  });
+  const shares = softmax(logs);
+  return Object.fromEntries(COVER_CLASSES.map((c, i) => [c, shares[i]!])) as Record<CoverClass, number>;
+}
+
+/** A thing narrower than the beam that stands out no more than this is as likely a fish close to the bed, dB. */
+const FAINT_DB = 24;
+const NARROW_M = 0.5;
+const LOW_M = 0.6;
+
+/** How a wholly solid thing counts as a level over the water, dB. */
+const SOLID_DB = 35;
+/** Beds are rough by about so much, m, and by this share of their depth as a wide beam draws them. */
+const ROUGH_M = 0.2;
+const ROUGH_SHARE = 0.02;
+
+/** Puts what stands on the bed into numbers, with what speaks for it. */
+export function coverFinding(
+  outline: OnBedOutline,
+  channel: Channel,
+  stretch: Stretch,
+  bed: BedLine,
+): CoverFinding {
+  const { fromPing, toPing, heightM } = outline;
+  let at = 0;
+  for (let k = 1; k < heightM.length; k++) if (heightM[k]! > heightM[at]!) at = k;
+  const ping = fromPing + at;
+  const foot = bed.rangeM[ping]!;
+  const rangeM = Math.max(0, foot - outline.tallM);
+  const probability = coverProbability(outline);
+  const [first, second] = [...COVER_CLASSES].sort((a, b) => probability[b] - probability[a]) as [
+    CoverClass,
+    CoverClass,
+  ];
+  const w = COVER_WEIGHTS;
+  const fishLike =
+    outline.lengthM < NARROW_M &&
+    outline.tallM < LOW_M &&
+    outline.overDb < FAINT_DB &&
+    outline.solid < w.fishLikeSolid;
+  // What is solid has little echo over the bed line: the line itself is its echo.
+  const over = Math.max(outline.overDb, SOLID_DB * outline.solid);
+  const real = confidenceOf(
+    w.perDb * (over - w.evenDb) +
+      w.perFill * (outline.fill - w.evenFill) +
+      w.perPing * (Math.min(heightM.length, w.mostPings) - w.evenPings) +
+      w.perTall * Math.min(w.mostTall, Math.log(outline.tallM / (ROUGH_M + ROUGH_SHARE * foot))) -
+      (fishLike ? w.fishLike : 0),
+  );
+  return {
+    id: 0,
+    kind: 'cover',
+    cover: first,
+    probability,
+    fromPing,
+    toPing,
+    timeS: stretch.navigation.timeS[ping]!,
+    rangeM,
+    depthM: [rangeM * Math.cos(Math.min(channel.beam.athwartRad / 2, Math.PI / 3)), rangeM],
+    heightM: outline.tallM,
+    lengthM: outline.lengthM,
+    gapToBedM: 0,
+    overBackgroundDb: outline.overDb,
+    confidence: real * probability[first],
+    reasons: [
+      { name: 'stands-on-bed', heightM: outline.tallM, lengthM: outline.lengthM },
+      { name: 'under-bed', db: outline.underBedDb },
+      { name: 'stands-out', db: outline.overDb },
+    ],
+    rival: fishLike
+      ? { reading: 'big-fish', test: 'bed-window' }
+      : { reading: second, test: first === 'boulder' || second === 'boulder' ? 'drop-on-it' : 'pass-again' },
+    height: heightM,
+  };
+}

@@ -1,0 +1,47 @@
+import type { MarkShape } from '../finding';
+import { MARK_WEIGHTS } from './weights';
+
+/** A peak must stand this far over the background to begin a mark, and this far to go on with one, dB. */
+export const BEGIN_DB = 11;
+export const GO_ON_DB = 8;
+/** Pings a mark may be missing before it ends. */
+export const GAP_PINGS = 3;
+/** Pings a mark needs, where the beam has room for so many: two may be another sounder's, four in step are not. */
+export const USUAL_PINGS = 4;
+/** Pieces of a mark may be shorter by one. */
+export const LEAST_TRACK = USUAL_PINGS - 1;
+/** A mark can have no more pings than its beam has room for: then so few do, when its echo stands out this far, dB. */
+export const FEWEST_PINGS = 2;
+export const FEW_STAND_OUT_DB = 18;
+/** A mark of a still boat that was lost for up to this long goes on, s. */
+export const LOST_S = 2.5;
+/** Pings beyond which a mark under a still boat is a line or a thread. */
+export const LONG_PINGS = 40;
+
+/** Rise of a leg from which it is one, in pulse lengths. */
+const RISES = 0.8;
+
+/** A leg is missing when the other rises by so many pulses more: less is how noise and few pings draw an arch. */
+const LOPSIDED = 1.2;
+
+/** What a passed mark is called. @param before and after: how far its legs rise, in pulse lengths @param slice drawn by a fan */
+export function shapeOfLegs(pings: number, before: number, after: number, slice: boolean): MarkShape {
+  const most = Math.max(before, after);
+  const least = Math.min(before, after);
+  if (pings <= FEWEST_PINGS) return 'dot';
+  if (least < RISES && most - least > LOPSIDED) return 'half';
+  if (least + most > 2 * RISES) return 'arch';
+  // A slice is so thin fore and aft that what is passed in it has no edge to clip.
+  return pings <= USUAL_PINGS || slice ? 'dash' : 'clip';
+}
+
+/** What speaks for a mark being a fish, before its place is looked at: units of log odds. @param still under a boat that keeps still */
+export function markEvidence(peakOverDb: number, pings: number, shape: MarkShape, still: boolean): number {
+  const w = MARK_WEIGHTS;
+  return (
+    w.usual +
+    w.perDb * (Math.min(peakOverDb, w.loudestDb) - w.usualDb) +
+    w.perPings * Math.log(Math.min(pings, w.mostPings) / w.usualPings) -
+    (shape === 'arch' || still ? 0 : w.noLegs)
+  );
+}

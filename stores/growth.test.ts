@@ -1,0 +1,21 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ENTRY_FORMAT, openText, type Format } from '@/core/formats';
+import { DECK } from './deck';
+import { PLAN } from './plan';
+import { PREFERENCES } from './preferences';
+
+/** Whole documents as versions of this app left them on a device; none may be taken away. */
+const KEPT: [file: string, format: Format<unknown>][] = [
+  ['plan-picture.json', PLAN.format as Format<unknown>],
+  ['preferences-palettes.json', PREFERENCES.format as Format<unknown>],
+  ['deck-first.json', DECK.format as Format<unknown>],
+  ['entry-units.json', ENTRY_FORMAT as Format<unknown>],
+];
+
+it.each(KEPT)('%s opens with nothing lost', (file, format) => {
+  const text = readFileSync(join(__dirname, 'fixtures', file), 'utf8');
+  const opened = openText(format, text);
+  if (!opened.ok) throw new Error(opened.problem);
+  expect(opened.value).toMatchObject((JSON.parse(text) as { data: object }).data);
+});

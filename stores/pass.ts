@@ -1,0 +1,179 @@
+import * as v from 'valibot';
+import { createStore } from 'zustand/vanilla';
+import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
+import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/bench/passSource';
+import type { Migration } from '@/core/formats';
+import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
+import { GENERIC_RIG, RigSchema, screenOf, type Rig } from '@/core/rig';
+import type { KeptDocument } from './keeping/document';
+
+/** The pass on the bench and how it is looked at. */
+export interface PassState {
+  pass: PassSpec;
+  settings: Settings;
+  /** Gain, colours and filters of the beams not shown, by face. */
+  looks: Readonly<Record<string, Partial<Settings>>>;
+  /** Right edge of the picture, s into the pass; null = its end. */
+  nowS: number | null;
+  playing: boolean;
+  /** Settings before each turn of a dial, newest last, for undo. */
+  past: readonly Settings[];
+  /** Two ways to set the same pings: which is shown, and the other; null when none are held against each other. */
+  compared: { shown: Bank; other: Settings } | null;
+}
+
+export type Bank = 'a' | 'b';
+
+/** Most turns that can be taken back. */
+const MOST_PAST = 50;
+/** Turns of one dial that follow each other so soon are one turn, ms. */
+const ONE_TURN_MS = 1000;
+
+const FIRST_SEED = 1;
+const MOST_SEED = 9999;
+
+export const passStore = createStore<PassState>(() => ({
+  pass: briefPass(FIRST_BRIEF, GENERIC_RIG, FIRST_SEED),
+  settings: startSetup(FIRST_BRIEF, GENERIC_RIG).settings,
+  looks: {},
+  nowS: null,
+  playing: false,
+  past: [],
+  compared: null,
+}));
+
+let lastTurn = { what: '', atMs: 0 };
+
+/** Turns a dial; a value the setting cannot take is not taken. */
+export function changeSettings(change: Partial<Settings>): void {
+  const { settings, past } = passStore.getState();
+  const result = v.safeParse(SettingsSchema, { ...settings, ...change });
+  if (!result.success) return;
+  const what = Object.keys(change).sort().join();
+  const atMs = Date.now();
+  const goesOn = what === lastTurn.what && atMs - lastTurn.atMs < ONE_TURN_MS && past.length > 0;
+  // A palette follows the light, and is kept by it.
+  const counts = what !== 'palette';
+  if (counts) lastTurn = { what, atMs };
+  passStore.setState({
+    settings: result.output,
+    ...(counts && !goesOn ? { past: [...past, settings].slice(-MOST_PAST) } : {}),
+  });
+}
+
+/** Takes the last turn of a dial back. */
+export function undoTurn(): void {
+  const { past, settings } = passStore.getState();
+  const { palette } = settings;
+  // A dial turned to and fro has nothing to take back.
+  const now = JSON.stringify(settings);
+  const at = past.findLastIndex((before) => JSON.stringify({ ...before, palette }) !== now);
+  lastTurn = { what: '', atMs: 0 };
+  passStore.setState(
+    at < 0 ? { past: [] } : { settings: { ...past[at]!, palette }, past: past.slice(0, at) },
+  );
+}
+
+/** Begins to hold two ways against each other: both are what is set now, and the second is turned. */
+export function startCompare(): void {
+  const { settings } = passStore.getState();
+  passStore.setState({ compared: { shown: 'b', other: settings } });
+}
+
+/** Shows the one way or the other, on the same pings. */
+export function showBank(bank: Bank): void {
+  const { compared, settings } = passStore.getState();
+  if (!compared || compared.shown === bank) return;
+  const { palette } = settings;
+  passStore.setState({
+    settings: { ...compared.other, palette },
+    compared: { shown: bank, other: settings },
+    past: [],
+  });
+}
+
+/** Goes on with the way that is shown. */
+export const keepShown = (): void => passStore.setState({ compared: null });
+
+/** Whether the water on the bench is a brief's, which has a start setup for the beam that is shown. */
+export const hasStart = ({
+  pass: { source, rig },
+  settings,
+}: Pick<PassState, 'pass' | 'settings'>): boolean =>
+  source.kind === 'brief' && rig.faces.some((f) => f.id === settings.faceId);
+
+/** Goes back to the start setup of the beam that is shown; undo brings back what was set. */
+export function backToStart(): void {
+  const { pass, settings } = passStore.getState();
+  if (pass.source.kind !== 'brief' || !hasStart({ pass, settings })) return;
+  const { faceId, palette } = settings;
+  const start = startSetup({ ...pass.source.brief, faceId }, pass.rig).settings;
+  changeSettings({ ...start, faceId, palette });
+}
+
+/**
+ * Shows another beam. Each picture has gain and colours of its own: what was set for this one is put by, and the other's comes
+ * back, or, the first time, is worked out for the water of a brief.
+ */
+export function showFace(faceId: string): void {
+  const { settings, looks, pass } = passStore.getState();
+  if (faceId === settings.faceId) return;
+  const { source, rig } = pass;
+  const first =
+    source.kind === 'brief' && rig.faces.some((f) => f.id === faceId)
+      ? ownSettings(startSetup({ ...source.brief, faceId }, rig).settings)
+      : {};
+  passStore.setState({ looks: { ...looks, [settings.faceId]: ownSettings(settings) } });
+  changeSettings({ ...(looks[faceId] ?? first), faceId });
+}
+
+export const setNow = (nowS: number | null): void => passStore.setState({ nowS });
+export const setPlaying = (playing: boolean): void => passStore.setState({ playing });
+
+/** Puts a pass on the bench, from its end. */
+export const takeToBench = (pass: PassSpec, settings: Settings): void =>
+  passStore.setState({ pass, settings, looks: {}, nowS: null, playing: false, past: [], compared: null });
+
+/** Puts a brief's own water on the bench. */
+export const takeBriefToBench = (brief: Brief, rig: Rig, settings: Settings): void =>
+  takeToBench(briefPass(brief, rig, FIRST_SEED), settings);
+
+/** Other water of the same kind; a recording has none. */
+export function otherWater(): void {
+  const { pass, settings } = passStore.getState();
+  const { source } = pass;
+  if (source.kind === 'recording') return;
+  takeToBench({ ...pass, source: { ...source, seed: (source.seed % MOST_SEED) + 1 } }, settings);
+}
+
+/** Puts a named scene on the bench, for the boat that is on it. */
+export function takeSceneToBench(sceneId: string): void {
+  const { pass, settings } = passStore.getState();
+  takeToBench({ ...pass, source: { kind: 'scene', sceneId, seed: FIRST_SEED } }, settings);
+}
+
+/** Rows and columns a pass is drawn on. */
+export const passScreen = ({ pass }: Pick<PassState, 'pass'>): { rows: number; columns: number } =>
+  screenOf(pass.rig);
+
+/** One pass and no other. */
+export const passKeyOf = ({ pass }: Pick<PassState, 'pass'>): string => passKey(pass);
+
+/** The bench used to hold a brief, a boat and a seed; its water was always the east shelf's. */
+const withSource: Migration = (data) => {
+  if (typeof data !== 'object' || data === null || 'source' in data) return data;
+  const { brief, seed, ...rest } = data as Record<string, unknown>;
+  return { ...rest, source: { kind: 'brief', brief, seed, water: 1 } };
+};
+
+const KeptPassSchema = v.object({ source: PassSourceSchema, rig: RigSchema, settings: SettingsSchema });
+type KeptPass = v.InferOutput<typeof KeptPassSchema>;
+
+export const PASS: KeptDocument<PassState, KeptPass> = {
+  store: passStore,
+  key: 'bench',
+  title: 'The bench',
+  format: { name: 'nimble-echo-bench', label: 'bench', schema: KeptPassSchema, migrations: [withSource] },
+  pick: ({ pass, settings }) => ({ source: pass.source, rig: pass.rig, settings }),
+  put: ({ source, rig, settings }) => ({ pass: { source, rig }, settings }),
+};

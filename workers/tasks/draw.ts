@@ -1,0 +1,29 @@
+import { drawPicture, newDesk, type Picture } from '@/core/picture';
+import type { DrawTask, Stage } from '../protocol';
+import type { Answer } from './answer';
+import { passFor } from './passes';
+
+/** A desk a beam: pictures of two beams must not clear each other's. */
+const desks = new Map<string, ReturnType<typeof newDesk>>();
+const MOST_DESKS = 4;
+
+function deskFor(key: string): ReturnType<typeof newDesk> {
+  let desk = desks.get(key);
+  if (!desk) desks.set(key, (desk = newDesk()));
+  for (const oldest of desks.keys()) {
+    if (desks.size <= MOST_DESKS) break;
+    desks.delete(oldest);
+  }
+  return desk;
+}
+
+/** What of a picture is handed over rather than copied. */
+export const pictureBuffers = ({ pixels, steps, liveColumn, topM, bedM, timeS }: Picture): Transferable[] =>
+  [pixels, steps, liveColumn, topM, bedM, timeS].map((array) => array.buffer as ArrayBuffer);
+
+export function draw({ pass, settings, screen, nowS }: DrawTask, tell: (stage: Stage) => void): Answer {
+  const { key, recording, facts, sounded } = passFor(pass, settings, tell);
+  tell('drawing');
+  const picture = drawPicture(recording, settings, screen, nowS ?? facts.durationS, deskFor(key));
+  return { result: { kind: 'draw', picture, facts, sounded }, transfer: pictureBuffers(picture) };
+}
