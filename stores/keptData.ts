@@ -1,4 +1,4 @@
-import { DONE, openData, openText, refused, type Result } from '@/core/formats';
+import { DONE, openData, openText, refused, writeText, type Result } from '@/core/formats';
 import { BOATS } from './boats';
 import { dropAside, listAside, setAside, type Aside } from './keeping/aside';
 import { DECK } from './deck';
@@ -105,17 +105,17 @@ export async function retryKeeping(): Promise<void> {
   await loadStores();
 }
 
-/** Starts with the plan and bench a new user has: what is kept of them is set aside, not deleted. */
+/** Starts with the plan and bench a new user has: the present ones are set aside, not deleted, with what is not written yet. */
 export async function startWithoutPlan(): Promise<void> {
   const keeper = appKeeper();
-  for (const { key } of [PLAN, PASS]) {
-    const text = await keeper.storage.getItem(key);
-    if (text !== null) await setAside(keeper, key, text);
+  const documents = [PLAN, PASS] as unknown as KeptDocument<object, object>[];
+  for (const { store, key, format, pick } of documents) {
+    const stored = await keeper.storage.getItem(key);
+    const first = writeText(format, pick(store.getInitialState()));
+    const shown = writeText(format, pick(store.getState()));
+    // What a newer version wrote was never shown.
+    const foreign = stored !== null && !openText(format, stored).ok;
+    if (stored !== null || shown !== first) await setAside(keeper, key, foreign ? stored : shown);
   }
-  planToFirst();
+  for (const { store, pick, put } of documents) store.setState(put(pick(store.getInitialState())));
 }
-
-const planToFirst = (): void => {
-  PLAN.store.setState(PLAN.put(PLAN.pick(PLAN.store.getInitialState())));
-  PASS.store.setState(PASS.put(PASS.pick(PASS.store.getInitialState())));
-};
