@@ -37,10 +37,15 @@ export { deletePlan, keepPlan, renamePlan, plansStore, presentPlan, takeUpPlan }
 export { forgetScale, tellScale, timeChart } from './unit';
 export {
   backToStart,
+  changeWater,
   changeSettings,
   hasStart,
   keepShown,
+  otherFaceOf,
+  otherSettings,
   otherWater,
+  PICTURES,
+  prepareLook,
   passKeyOf,
   passScreen,
   passStore,
@@ -48,11 +53,17 @@ export {
   setPlaying,
   showBank,
   showFace,
+  showOtherFace,
+  showPictures,
   startCompare,
+  steer,
   takeBriefToBench,
   takeSceneToBench,
   takeToBench,
   undoTurn,
+  unsteer,
+  type PassState,
+  type Pictures,
 } from './pass';
 export { noteTiming } from './noteTiming';
 export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';

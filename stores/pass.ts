@@ -2,9 +2,10 @@ import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
 import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/bench/passSource';
-import type { Migration } from '@/core/formats';
+import { DONE, issueSentence, refused, type Migration, type Result } from '@/core/formats';
+import type { WaterExtras, Way } from '@/core/scene/choices';
 import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
-import { GENERIC_RIG, RigSchema, screenOf, type Rig } from '@/core/rig';
+import { GENERIC_RIG, RigSchema, screenOf, type Face, type Rig } from '@/core/rig';
 import type { KeptDocument } from './keeping/document';
 
 /** The pass on the bench and how it is looked at. */
@@ -18,11 +19,20 @@ export interface PassState {
   playing: boolean;
   /** Settings before each turn of a dial, newest last, for undo. */
   past: readonly Settings[];
+  /** How many pictures are shown; null = as many as the screen has room for. */
+  pictures: Pictures | null;
+  /** Beam of the other picture; null = one of the other kind. Whether it stands before the one under the dials. */
+  otherFaceId: string | null;
+  otherFirst: boolean;
   /** Two ways to set the same pings: which is shown, and the other; null when none are held against each other. */
   compared: { shown: Bank; other: Settings } | null;
 }
 
 export type Bank = 'a' | 'b';
+
+/** One picture, two, or one with the marks of the other outlined on it. */
+export const PICTURES = ['one', 'two', 'outlines'] as const;
+export type Pictures = (typeof PICTURES)[number];
 
 /** Most turns that can be taken back. */
 const MOST_PAST = 50;
@@ -40,6 +50,9 @@ export const passStore = createStore<PassState>(() => ({
   playing: false,
   past: [],
   compared: null,
+  pictures: null,
+  otherFaceId: null,
+  otherFirst: false,
 }));
 
 let lastTurn = { what: '', atMs: 0 };
@@ -111,20 +124,62 @@ export function backToStart(): void {
   changeSettings({ ...start, faceId, palette });
 }
 
+/** What is first set for a beam that was not shown yet: worked out for the water of a brief, else as it stands. */
+function firstLook({ pass: { source, rig } }: Pick<PassState, 'pass'>, faceId: string): Partial<Settings> {
+  return source.kind === 'brief' && rig.faces.some((f) => f.id === faceId)
+    ? ownSettings(startSetup({ ...source.brief, faceId }, rig).settings)
+    : {};
+}
+
 /**
  * Shows another beam. Each picture has gain and colours of its own: what was set for this one is put by, and the other's comes
  * back, or, the first time, is worked out for the water of a brief.
  */
 export function showFace(faceId: string): void {
-  const { settings, looks, pass } = passStore.getState();
+  const state = passStore.getState();
+  const { settings, looks } = state;
   if (faceId === settings.faceId) return;
-  const { source, rig } = pass;
-  const first =
-    source.kind === 'brief' && rig.faces.some((f) => f.id === faceId)
-      ? ownSettings(startSetup({ ...source.brief, faceId }, rig).settings)
-      : {};
-  passStore.setState({ looks: { ...looks, [settings.faceId]: ownSettings(settings) } });
-  changeSettings({ ...(looks[faceId] ?? first), faceId });
+  // The beam of the other picture comes under the dials where it stands.
+  const isOther = faceId === otherFaceOf(state, state.pass.rig.faces);
+  passStore.setState({
+    looks: { ...looks, [settings.faceId]: ownSettings(settings) },
+    ...(isOther ? { otherFaceId: settings.faceId, otherFirst: !state.otherFirst } : {}),
+  });
+  changeSettings({ ...(looks[faceId] ?? firstLook(state, faceId)), faceId });
+}
+
+/** The beam of the other picture, out of those there are; null where there is but one. A cone and a slice go together. */
+export function otherFaceOf(
+  { otherFaceId, settings }: Pick<PassState, 'otherFaceId' | 'settings'>,
+  faces: readonly { id: string; beam?: Face['beam'] }[],
+): string | null {
+  const others = faces.filter((f) => f.id !== settings.faceId);
+  const chosen = others.find((f) => f.id === otherFaceId);
+  const shape = faces.find((f) => f.id === settings.faceId)?.beam?.shape;
+  return (chosen ?? others.find((f) => f.beam?.shape !== shape) ?? others[0])?.id ?? null;
+}
+
+/** How the other picture is set: what is shared as here, gain, colours and filters its own. */
+export const otherSettings = ({ settings, looks }: PassState, faceId: string): Settings => ({
+  ...settings,
+  ...looks[faceId],
+  faceId,
+  blend: null,
+});
+
+/** Shows one picture, two, or one with the other's marks on it. */
+export function showPictures(pictures: Pictures): void {
+  passStore.setState({ pictures });
+}
+
+/** Chooses the beam of the other picture. */
+export const showOtherFace = (otherFaceId: string): void => passStore.setState({ otherFaceId });
+
+/** Works out how a beam that was not shown yet is first set. */
+export function prepareLook(faceId: string): void {
+  const state = passStore.getState();
+  if (state.looks[faceId]) return;
+  passStore.setState({ looks: { ...state.looks, [faceId]: firstLook(state, faceId) } });
 }
 
 export const setNow = (nowS: number | null): void => passStore.setState({ nowS });
@@ -144,6 +199,48 @@ export function otherWater(): void {
   const { source } = pass;
   if (source.kind === 'recording') return;
   takeToBench({ ...pass, source: { ...source, seed: (source.seed % MOST_SEED) + 1 } }, settings);
+}
+
+/** Changes the brief's water on the bench; another source makes room for the water of the plan. Says what is wrong otherwise. */
+export function changeWater(brief: Partial<Brief>, more: WaterExtras, from: Brief): Result {
+  const { pass } = passStore.getState();
+  const { source } = pass;
+  const now =
+    source.kind === 'brief' ? source : { ...briefPass(from, pass.rig, FIRST_SEED).source, more: {} };
+  if (now.kind !== 'brief') return DONE;
+  const result = v.safeParse(PassSourceSchema, {
+    ...now,
+    brief: { ...now.brief, ...brief },
+    more: { ...now.more, ...more },
+    water: 2,
+    steering: undefined,
+  });
+  if (!result.success) return refused(issueSentence(result.issues));
+  passStore.setState({ pass: { ...pass, source: result.output }, nowS: null, playing: false });
+  return DONE;
+}
+
+/** Steers the boat from a moment on; what was steered after it is undone, and the pass runs on from there. */
+export function steer(way: Way, speedMps: number, atS: number): Result {
+  const { pass } = passStore.getState();
+  const { source } = pass;
+  if (source.kind === 'recording') return refused('A recording goes the way it went.');
+  const before = (source.steering ?? []).filter((command) => command.atS < atS);
+  const result = v.safeParse(PassSourceSchema, {
+    ...source,
+    steering: [...before, { atS, way, speedMps }],
+  });
+  if (!result.success)
+    return refused('This pass is as long as it can be. Go back in time, or choose other water.');
+  passStore.setState({ pass: { ...pass, source: result.output }, nowS: atS, playing: true });
+  return DONE;
+}
+
+/** Lets the boat go the way it went at first. */
+export function unsteer(): void {
+  const { pass } = passStore.getState();
+  if (pass.source.kind === 'recording') return;
+  passStore.setState({ pass: { ...pass, source: { ...pass.source, steering: undefined } }, nowS: null });
 }
 
 /** Puts a named scene on the bench, for the boat that is on it. */
@@ -166,7 +263,13 @@ const withSource: Migration = (data) => {
   return { ...rest, source: { kind: 'brief', brief, seed, water: 1 } };
 };
 
-const KeptPassSchema = v.object({ source: PassSourceSchema, rig: RigSchema, settings: SettingsSchema });
+const KeptPassSchema = v.object({
+  source: PassSourceSchema,
+  rig: RigSchema,
+  settings: SettingsSchema,
+  pictures: v.optional(v.nullable(v.picklist(PICTURES)), null),
+  otherFaceId: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(40))), null),
+});
 type KeptPass = v.InferOutput<typeof KeptPassSchema>;
 
 export const PASS: KeptDocument<PassState, KeptPass> = {
@@ -174,6 +277,12 @@ export const PASS: KeptDocument<PassState, KeptPass> = {
   key: 'bench',
   title: 'The bench',
   format: { name: 'nimble-echo-bench', label: 'bench', schema: KeptPassSchema, migrations: [withSource] },
-  pick: ({ pass, settings }) => ({ source: pass.source, rig: pass.rig, settings }),
-  put: ({ source, rig, settings }) => ({ pass: { source, rig }, settings }),
+  pick: ({ pass, settings, pictures, otherFaceId }) => ({
+    source: pass.source,
+    rig: pass.rig,
+    settings,
+    pictures,
+    otherFaceId,
+  }),
+  put: ({ source, rig, ...shown }) => ({ pass: { source, rig }, ...shown }),
 };

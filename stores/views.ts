@@ -1,8 +1,8 @@
 import { createStore } from 'zustand/vanilla';
-import { passKey, type PassSpec } from '@/core/bench/passSource';
+import { passKey, unsteeredKey } from '@/core/bench/passSource';
 import type { Picture, Settings } from '@/core/picture';
 import { screenOf } from '@/core/rig';
-import { benchWorker, type PassFacts } from '@/workers';
+import { benchWorker, type DrawTask, type PassFacts } from '@/workers';
 import { follow, RESTING, type Asking } from './asking';
 import { noteTiming } from './noteTiming';
 import { passKeyOf, passStore } from './pass';
@@ -14,11 +14,14 @@ export type ViewName = 'tune' | 'tune-second' | 'read';
 /** A picture of the pass, how asking for the next one stands, and which pass it is of. */
 export interface View extends Asking {
   passKey: string | null;
+  waterKey: string | null;
+  /** The pass the picture and its facts are of: behind `passKey` while a boat steered anew waits for its pings. */
+  drawnKey: string | null;
   picture: Picture | null;
   facts: PassFacts | null;
 }
 
-const EMPTY: View = { ...RESTING, passKey: null, picture: null, facts: null };
+const EMPTY: View = { ...RESTING, passKey: null, waterKey: null, drawnKey: null, picture: null, facts: null };
 
 interface ViewsState {
   views: Readonly<Partial<Record<ViewName, View>>>;
@@ -53,6 +56,7 @@ export async function drawView(
   name: ViewName,
   settings: Settings = passStore.getState().settings,
   nowS: number | null = passStore.getState().nowS,
+  outlines: DrawTask['outlines'] = null,
 ): Promise<void> {
   const { pass } = passStore.getState();
   const key = passKey(pass);
@@ -60,11 +64,21 @@ export async function drawView(
   asked.set(name, request);
   const view = viewStore.getState().views[name];
   if (!view) return;
-  // The picture of another pass is no picture of this one.
-  if (view.passKey !== key) change(name, { ...EMPTY, passKey: key });
+  if (view.passKey !== key) {
+    const water = unsteeredKey(pass);
+    // The picture of another pass is no picture of this one; steered anew it is the same up to then.
+    change(name, view.waterKey === water ? { passKey: key } : { ...EMPTY, passKey: key, waterKey: water });
+  }
   const wanted = (): boolean => asked.get(name) === request && passKeyOf(passStore.getState()) === key;
   await follow(
-    (onStage) => withRecording(pass, () => draw(pass, settings, nowS, laneOf(name), onStage)),
+    (onStage) =>
+      withRecording(pass, () =>
+        draw(
+          { kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS, outlines },
+          laneOf(name),
+          onStage,
+        ),
+      ),
     wanted,
     (asking) => {
       const now = viewOf(viewStore.getState(), name);
@@ -75,19 +89,14 @@ export async function drawView(
     ({ result, workMs }) => {
       const before = viewOf(viewStore.getState(), name).facts;
       const same = before !== null && JSON.stringify(before) === JSON.stringify(result.facts);
-      change(name, { picture: result.picture, facts: same ? before : result.facts });
+      change(name, { drawnKey: key, picture: result.picture, facts: same ? before : result.facts });
       noteTiming('picture-arrived', { workMs, sounded: result.sounded });
     },
   );
 }
 
-const draw = (
-  pass: PassSpec,
-  settings: Settings,
-  nowS: number | null,
-  lane: string,
-  onStage: Parameters<Parameters<typeof follow>[0]>[0],
-) => benchWorker().run({ kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS }, { lane, onStage });
+const draw = (task: DrawTask, lane: string, onStage: Parameters<Parameters<typeof follow>[0]>[0]) =>
+  benchWorker().run(task, { lane, onStage });
 
 /** Stops what a view waits for. */
 export const stopView = (name: ViewName): void => benchWorker().cancel(laneOf(name));

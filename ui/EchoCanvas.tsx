@@ -25,6 +25,9 @@ interface Props {
   depthWords: (depthM: number) => string;
   /** Told after a picture stands on the screen. */
   onPainted?: () => void;
+  testID?: string;
+  /** Whether a glass can be laid over it. */
+  magnifier?: boolean;
 }
 
 const SCALE_PX = 52;
@@ -47,7 +50,17 @@ function paintLive(canvas: HTMLCanvasElement, picture: Picture, palette: Palette
 }
 
 /** The echo picture at the unit's own rows and columns, with its live column and depth scale. */
-export function EchoCanvas({ picture, palette, scale, label, overlay, depthWords, onPainted }: Props) {
+export function EchoCanvas({
+  picture,
+  palette,
+  scale,
+  label,
+  overlay,
+  depthWords,
+  onPainted,
+  testID = 'echo-picture',
+  magnifier = true,
+}: Props) {
   const tones = useTones();
   const canvas = useRef<HTMLCanvasElement>(null);
   const live = useRef<HTMLCanvasElement>(null);
@@ -85,11 +98,11 @@ export function EchoCanvas({ picture, palette, scale, label, overlay, depthWords
               ref: canvas,
               role: 'img',
               'aria-label': label,
-              'data-testid': 'echo-picture',
+              'data-testid': testID,
               style: { ...pixelated, width: size.width, height: size.height },
             })}
             {overlay && <View style={StyleSheet.absoluteFill}>{overlay(size)}</View>}
-            <Magnifier picture={picture} size={size} source={source} depthWords={depthWords} />
+            {magnifier && <Magnifier picture={picture} size={size} source={source} depthWords={depthWords} />}
           </View>
           {createElement('canvas', {
             ref: live,

@@ -17,3 +17,6 @@ export { Tick } from './Tick';
 export { PixelPicture } from './PixelPicture';
 export { SpanDial } from './SpanDial';
 export { useWide } from './useWide';
+export { PictureTouch } from './PictureTouch';
+export type { PicturePoint } from './followTouches';
+export { beep } from './beep';

@@ -1,8 +1,10 @@
-import { sceneList } from '@/core/bench';
+import { sceneList, sceneMiniature } from '@/core/bench';
 import { answerWith, Refused, type Scope } from './tasks/answer';
-import { draw } from './tasks/draw';
+import { draw, pictureBuffers } from './tasks/draw';
 import { miniature } from './tasks/miniature';
 import { holdRecording } from './tasks/passes';
+import { openLog } from './tasks/openLog';
+import { tuning } from './tasks/tuning';
 import { read } from './tasks/read';
 
 answerWith(self as unknown as Scope, (task, tell) => {
@@ -13,10 +15,20 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return read(task, tell);
     case 'miniature':
       return miniature(task);
+    case 'next-move':
+    case 'solve':
+      return tuning(task);
+    case 'scene-miniature': {
+      const picture = sceneMiniature(task.sceneId, task.rig, task.palette);
+      return { result: { kind: 'scene-miniature', picture }, transfer: pictureBuffers(picture) };
+    }
     case 'hold':
       return holdRecording(task);
     case 'scenes':
       return { result: { kind: 'scenes', scenes: sceneList() } };
+    case 'open-log':
+      tell('opening');
+      return openLog(task);
     default:
       throw new Refused(`The bench does not do “${task.kind}”.`);
   }

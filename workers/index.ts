@@ -1,3 +1,11 @@
-export { benchWorker, filesWorker, recordingWorker } from './workers';
-export { TaskFailed } from './client';
-export type { DrawResult, MiniatureTask, PassFacts, ReadResult, Stage } from './protocol';
+export { benchWorker, sideWorker, recordingWorker } from './workers';
+export { TaskFailed, type WorkerClient } from './client';
+export type {
+  DrawResult,
+  DrawTask,
+  MiniatureTask,
+  PassFacts,
+  TuningTask,
+  ReadResult,
+  Stage,
+} from './protocol';

@@ -1,11 +1,14 @@
 import type { Brief } from '@/core/advice';
+import type { Judged } from '@/core/bench/judgedPicture';
 import type { MountFault } from '@/core/bench/mountFaults';
+import type { Move } from '@/core/bench/nextMove';
 import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
-import type { Picture, Settings } from '@/core/picture';
+import type { PaletteName, Picture, Settings, SightFor } from '@/core/picture';
 import type { Reading } from '@/core/reading';
 import type { Recording } from '@/core/recording';
 import type { Rig } from '@/core/rig';
+import type { Topic } from '@/core/scene/library/topics';
 
 /** What a pass is, apart from its pings. */
 export interface PassFacts {
@@ -26,6 +29,8 @@ export interface DrawTask {
   screen: { rows: number; columns: number };
   /** Right edge, s into the pass; null for its end. */
   nowS: number | null;
+  /** Another beam whose marks are outlined on the picture, and in which colour, 0xAABBGGRR; null for none. */
+  outlines: { settings: Settings; rgba: number } | null;
 }
 
 export interface ReadTask {
@@ -43,6 +48,26 @@ export interface MiniatureTask {
   /** Null for the boat as it is. */
   fault: MountFault | null;
 }
+
+/** A named scene at a glance, on the boat's widest beam. */
+export interface SceneMiniatureTask {
+  kind: 'scene-miniature';
+  sceneId: string;
+  rig: Rig;
+  palette: PaletteName;
+}
+
+/** A picture that may be tuned: which, what it is for, and the depths its target keeps to. */
+interface Tuned {
+  pass: PassSpec;
+  settings: Settings;
+  nowS: number | null;
+  purpose: SightFor;
+  bandM: readonly [number, number];
+}
+
+/** The one turn of a dial that helps most; or a walk of them to a tuned picture. */
+export type TuningTask = Tuned & { kind: 'next-move' | 'solve' };
 
 /** The named scenes there are. */
 export interface ScenesTask {
@@ -69,7 +94,15 @@ export interface OpenLogTask {
 }
 
 export type Task =
-  DrawTask | ReadTask | MiniatureTask | ScenesTask | HoldTask | OpenRecordingTask | OpenLogTask;
+  | DrawTask
+  | ReadTask
+  | MiniatureTask
+  | SceneMiniatureTask
+  | TuningTask
+  | ScenesTask
+  | HoldTask
+  | OpenRecordingTask
+  | OpenLogTask;
 
 export interface DrawResult {
   kind: 'draw';
@@ -94,9 +127,21 @@ export interface MiniatureResult {
   picture: Picture;
 }
 
+export interface SceneMiniatureResult {
+  kind: 'scene-miniature';
+  picture: Picture;
+}
+
+/** Moves in their order, at most one for a next move; none says that the picture is tuned. And what the eye makes of it now. */
+export interface TuningResult {
+  kind: 'next-move' | 'solve';
+  moves: readonly Move[];
+  now: Judged;
+}
+
 export interface ScenesResult {
   kind: 'scenes';
-  scenes: { id: string; title: string; teaches: string }[];
+  scenes: { id: string; title: string; teaches: string; topics: readonly Topic[] }[];
 }
 
 export interface HoldResult {
@@ -116,7 +161,15 @@ export interface OpenLogResult {
 }
 
 export type Result =
-  DrawResult | ReadResult | MiniatureResult | ScenesResult | HoldResult | OpenRecordingResult | OpenLogResult;
+  | DrawResult
+  | ReadResult
+  | MiniatureResult
+  | SceneMiniatureResult
+  | TuningResult
+  | ScenesResult
+  | HoldResult
+  | OpenRecordingResult
+  | OpenLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
 
 export type Stage = 'sounding' | 'drawing' | 'reading' | 'opening';

@@ -9,13 +9,13 @@ function once(name: string, spawn: () => Worker): WorkerClient {
   return client;
 }
 
-/** Simulates, draws and reads. */
-export const benchWorker = (): WorkerClient =>
-  once('bench', () => new Worker(new URL('./bench.worker', import.meta.url)));
+const spawnBench = (): Worker => new Worker(new URL('./bench.worker', import.meta.url));
 
-/** Opens log files. */
-export const filesWorker = (): WorkerClient =>
-  once('files', () => new Worker(new URL('./files.worker', import.meta.url)));
+/** Simulates, draws and reads. */
+export const benchWorker = (): WorkerClient => once('bench', spawnBench);
+
+/** The same script a second time, for what takes longer than a dial may wait: log files, scenes at a glance, the next move. */
+export const sideWorker = (): WorkerClient => once('side', spawnBench);
 
 /** Opens recording files; loaded only then, since its library is large. */
 export const recordingWorker = (): WorkerClient =>

@@ -6,7 +6,9 @@ import {
   firstPass,
   makeScene,
   recipeOf,
+  SCENE_TOPICS,
   SCENES,
+  type Topic,
   trackOver,
   type Scene,
   type Track,
@@ -16,7 +18,12 @@ import {
   passDuration,
   planing,
   drift,
+  steered,
+  wayOf,
+  withExtras,
+  type SteeringCommand,
   type TrackSection,
+  type WaterExtras,
 } from '@/core/scene';
 import type { SoundingRequest } from '@/core/sounder';
 import type { BriefWater, PassSource } from './passSource';
@@ -51,6 +58,8 @@ export function benchPass(
   sounding: Sounding,
   seed: number,
   water: BriefWater = 2,
+  more: WaterExtras = {},
+  steering: readonly SteeringCommand[] = [],
 ): SoundingRequest {
   const target = targetOf(brief);
   const wanted = {
@@ -65,9 +74,12 @@ export function benchPass(
     clarity: brief.clarity,
     othersNear: brief.othersNear,
     inCover: target.keeps === 'cover',
+    ground: more.ground,
   };
-  const scene = water === 1 ? firstPass(wanted, seed) : briefWater(wanted, seed);
-  const sections = sectionsOf(brief.presentation, brief.speedMps, passDuration(wanted));
+  const made = water === 1 ? firstPass(wanted, seed) : briefWater(wanted, seed);
+  const planned = sectionsOf(brief.presentation, brief.speedMps, passDuration(wanted));
+  const scene = withExtras(made, more, wayOf(planned), seed);
+  const sections = steered(planned, steering);
   const track = layTrack(
     { sections, pingRate: sounding.pingRate, windMps: brief.windMps },
     seededRandom(seed).fork('waves'),
@@ -90,8 +102,17 @@ function requestOf(scene: Scene, track: Track, rig: Rig, sounding: Sounding, see
 }
 
 /** What the simulator is asked for a pass over a named scene. @throws RangeError for a scene there is not */
-export const scenePass = (sceneId: string, rig: Rig, sounding: Sounding, seed: number): SoundingRequest =>
-  requestOf(makeScene(sceneId, seed), trackOver(sceneId, seed, sounding.pingRate), rig, sounding, seed);
+export function scenePass(
+  sceneId: string,
+  rig: Rig,
+  sounding: Sounding,
+  seed: number,
+  steering: readonly SteeringCommand[] = [],
+): SoundingRequest {
+  const sections = steered(recipeOf(sceneId).sections, steering);
+  const track = trackOver(sceneId, seed, sounding.pingRate, sections);
+  return requestOf(makeScene(sceneId, seed), track, rig, sounding, seed);
+}
 
 /** What the simulator is asked for a simulated source. @throws RangeError for a scene or face there is not */
 export const soundingRequest = (
@@ -100,13 +121,13 @@ export const soundingRequest = (
   sounding: Sounding,
 ): SoundingRequest =>
   source.kind === 'brief'
-    ? benchPass(source.brief, rig, sounding, source.seed, source.water)
-    : scenePass(source.sceneId, rig, sounding, source.seed);
+    ? benchPass(source.brief, rig, sounding, source.seed, source.water, source.more, source.steering)
+    : scenePass(source.sceneId, rig, sounding, source.seed, source.steering);
 
 /** Deepest a simulated source's bed lies, m: what must be listened to at least. */
 export const deepestOf = (source: Exclude<PassSource, { kind: 'recording' }>): number =>
   source.kind === 'brief' ? source.brief.toM : recipeOf(source.sceneId).rangeM;
 
 /** The named scenes, for a list. */
-export const sceneList = (): { id: string; title: string; teaches: string }[] =>
-  SCENES.map(({ id, title, teaches }) => ({ id, title, teaches }));
+export const sceneList = (): { id: string; title: string; teaches: string; topics: readonly Topic[] }[] =>
+  SCENES.map(({ id, title, teaches }) => ({ id, title, teaches, topics: SCENE_TOPICS[id]! }));

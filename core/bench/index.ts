@@ -7,7 +7,7 @@ export {
   soundingRequest,
   type Sounding,
 } from './benchPass';
-export { faultMiniature, miniature } from './miniature';
+export { faultMiniature, miniature, sceneMiniature } from './miniature';
 export { MOUNT_FAULTS, type MountFault } from './mountFaults';
 export {
   BRIEF_WATERS,
@@ -19,3 +19,5 @@ export {
   type PassSource,
   type PassSpec,
 } from './passSource';
+export { pictureJudge, targetsOf, type Judged, type JudgedPass } from './judgedPicture';
+export { deepestOfBed, MOST_MOVES, nextMove, solve, walk, type Move, type MovedControl } from './nextMove';

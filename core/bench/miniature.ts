@@ -1,11 +1,11 @@
 import { recordingOf } from '@/core/recording';
 import type { MountFault } from './mountFaults';
 import { seededRandom } from '@/core/maths';
-import { drawPicture, type Picture, type Settings } from '@/core/picture';
+import { drawPicture, PLAIN_SETTINGS, type PaletteName, type Picture, type Settings } from '@/core/picture';
 import { type Mount, type Rig, screenOf, seenFrom } from '@/core/rig';
-import { emptyScene, holding, layBed, layTrack, type Scene } from '@/core/scene';
+import { emptyScene, holding, layBed, layTrack, recipeOf, timeOf, type Scene } from '@/core/scene';
 import { simulate } from '@/core/sounder';
-import { pingingFaces, sectionsOf } from './benchPass';
+import { pingingFaces, scenePass, sectionsOf } from './benchPass';
 import { midFishOf, targetOf, waterOf, type Brief } from '@/core/advice';
 
 /** Columns of a miniature, and most pings that are made for one. */
@@ -93,4 +93,33 @@ export function faultMiniature(brief: Brief, rig: Rig, settings: Settings, fault
     faces: rig.faces.map((f) => ({ ...f, efficiency: Math.max(1e-4, f.efficiency * share) })),
   };
   return drawn(brief, faulty, settings, [0.3, 0.7], COLUMNS);
+}
+
+/** Cells of a scene at a glance, and pings for it: enough to know it by. */
+const GLANCE = { rows: 72, columns: 150 };
+/** So few pings a pass show their noise large: what is drawn at a glance stands well over it, dB and neighbours. */
+const GLANCE_FIRST_COLOUR_DB = 12;
+const GLANCE_REJECTION = 3;
+
+/** All of a named scene in one small picture, by the boat's widest cone. @throws RangeError for a scene there is not */
+export function sceneMiniature(sceneId: string, rig: Rig, palette: PaletteName): Picture {
+  const { sections, rangeM } = recipeOf(sceneId);
+  const cones = rig.faces.filter((f) => f.beam.shape !== 'fan');
+  const face = [...(cones.length > 0 ? cones : rig.faces)].sort((a, b) => a.frequencyHz - b.frequencyHz)[0]!;
+  const durationS = timeOf(sections);
+  const pingRate = GLANCE.columns / durationS;
+  const recording = simulate(
+    scenePass(sceneId, rig, { faceId: face.id, pingRate, rangeM, power: 'full' }, SEED),
+  );
+  const settings: Settings = {
+    ...PLAIN_SETTINGS,
+    faceId: face.id,
+    rangeM,
+    gainMode: 'auto',
+    firstColourDb: GLANCE_FIRST_COLOUR_DB,
+    noiseRejection: GLANCE_REJECTION,
+    chartSpeed: pingRate,
+    palette,
+  };
+  return drawPicture(recordingOf([recording]), settings, GLANCE, durationS);
 }

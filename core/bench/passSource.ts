@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { BriefSchema, type Brief } from '@/core/advice';
 import type { Rig } from '@/core/rig';
+import { EXTRA_BAIT, EXTRA_COVERS, GROUNDS, WAYS } from '@/core/scene/choices';
 
 /** Where the seeds of simulated water lie. */
 export const SeedSchema = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4294967295));
@@ -9,6 +10,34 @@ export const SeedSchema = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxVa
 export const BRIEF_WATERS = [1, 2] as const;
 export type BriefWater = (typeof BRIEF_WATERS)[number];
 
+const between = (low: number, high: number) =>
+  v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
+
+/** Most commands a boat is steered by in one pass, and latest moment of one, s. */
+export const MOST_STEERING = 12;
+export const LATEST_STEERING_S = 600;
+
+const SteeringSchema = v.optional(
+  v.pipe(
+    v.array(
+      v.object({ atS: between(0, LATEST_STEERING_S), way: v.picklist(WAYS), speedMps: between(0.1, 4) }),
+    ),
+    v.maxLength(MOST_STEERING),
+  ),
+);
+
+/** What is in a brief's water besides what the brief says. Each may be left out: then it is as the brief has it. */
+export const WaterExtrasSchema = v.object({
+  ground: v.optional(v.picklist(GROUNDS)),
+  cover: v.optional(v.picklist(EXTRA_COVERS)),
+  coverAgeYears: v.optional(between(0, 20)),
+  bait: v.optional(v.picklist(EXTRA_BAIT)),
+  planktonDb: v.optional(between(-95, -60)),
+  drifting: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(400))),
+  upwelling: v.optional(v.boolean()),
+  electrical: v.optional(v.boolean()),
+});
+
 /** Where a pass comes from: a brief's water or a named scene, simulated, or a recording file. */
 export const PassSourceSchema = v.variant('kind', [
   v.object({
@@ -16,11 +45,14 @@ export const PassSourceSchema = v.variant('kind', [
     brief: BriefSchema,
     seed: SeedSchema,
     water: v.optional(v.picklist(BRIEF_WATERS), 1),
+    more: v.optional(WaterExtrasSchema),
+    steering: SteeringSchema,
   }),
   v.object({
     kind: v.literal('scene'),
     sceneId: v.pipe(v.string(), v.minLength(1), v.maxLength(60)),
     seed: SeedSchema,
+    steering: SteeringSchema,
   }),
   v.object({
     kind: v.literal('recording'),
@@ -42,6 +74,10 @@ export const briefPass = (brief: Brief, rig: Rig, seed: number): PassSpec => ({
   source: { kind: 'brief', brief, seed, water: 2 },
   rig,
 });
+
+/** A pass as it would go unsteered: what two passes share that differ in how the boat is steered only. */
+export const unsteeredKey = ({ source, rig }: PassSpec): string =>
+  passKey({ source: source.kind === 'recording' ? source : { ...source, steering: undefined }, rig });
 
 /** One pass and no other: the same text for the same pass. */
 export const passKey = ({ source, rig }: PassSpec): string =>

@@ -75,6 +75,8 @@ export const CONTROLS = {
   pingRate: row('pingRate', [0.5, 60, 0.5], 'pings-per-second', 10, { ...HELD, repings: true, shared: true }),
   zoom: row('zoom', [1, 8, 1], 'factor', 1, { shared: true }),
   zoomAt: row('zoomAtM', [0, 400, 1], 'depth', null, { shared: true }),
+  levelLine: row('levelLineM', [0.5, 400, 0.5], 'depth', null, { shared: true }),
+  shallowAlarm: row('shallowAlarmM', [0.5, 100, 0.5], 'depth', null, { shared: true }),
   bedLock: row('bedLockM', [0.5, 50, 0.5], 'depth', null, { shared: true }),
 } as const satisfies Record<string, NumberControl>;
 

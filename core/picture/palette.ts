@@ -102,6 +102,9 @@ export const BED_RAMP_AT = PALETTE_STEPS + 1;
 
 const pack = ([r, g, b]: Rgb): number => ((255 << 24) | (b << 16) | (g << 8) | r) >>> 0;
 
+/** A colour as #rrggbb, ready to write into RGBA pixels. */
+export const packedColour = (hex: string): number => pack(rgbOfHex(hex));
+
 /** Blends stops in CIELAB, so that equal steps of level look equal. */
 function blended(stopsHex: readonly string[]): Rgb[] {
   const stops = stopsHex.map((hex) => labOf(rgbOfHex(hex)));

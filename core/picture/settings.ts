@@ -34,6 +34,9 @@ export const SETTINGS_ENTRIES = {
   zoomAtM: mayBeOff('zoomAt'),
   /** A window that keeps so many metres over the bed and a quarter of that under it; null when not locked. */
   bedLockM: mayBeOff('bedLock'),
+  /** A line laid across the picture at a depth, and water shallower than which is called out, m; null for none. */
+  levelLineM: mayBeOff('levelLine'),
+  shallowAlarmM: mayBeOff('shallowAlarm'),
   /** The unit seeks no bed beyond, m; null for no limit. */
   lookNoDeeperM: mayBeOff('lookNoDeeper'),
   tvg: v.optional(v.picklist(TVG_LAWS), 'target'),

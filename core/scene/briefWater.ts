@@ -1,6 +1,7 @@
 import { seededRandom, type Random } from '@/core/maths';
 import type { BedMaterial } from '@/core/water';
 import { bedDepthAt } from './bedField';
+import { GROUNDS, type Ground } from './choices';
 import { brush, timber, type Cover } from './cover';
 import { firstPass, passDuration, type PassBrief, type PassGround } from './firstPass';
 import { bell, step, swells } from './library/waters';
@@ -12,31 +13,35 @@ export interface WaterBrief extends PassBrief {
   clarity: 'clear' | 'stained' | 'silty';
   /** Other sounders within earshot. */
   othersNear: boolean;
+  /** How the ground lies; by the seed where it is left out. */
+  ground?: Ground | undefined;
   /** Whether the fish keeps in cover, which then stands on the bed. */
   inCover: boolean;
 }
 
-/** How the ground lies: how far it rises over its deepest, as a share of how far it may, along the way 0…1. */
-const LAYOUTS: readonly { title: string; riseAt: (along: number) => number }[] = [
-  { title: 'Your water: a shelf', riseAt: (u) => 1 - u },
-  { title: 'Your water: a basin', riseAt: () => 0.1 },
-  { title: 'Your water: a hump', riseAt: (u) => bell((u - 0.55) / 0.16) },
-  { title: 'Your water: a ledge', riseAt: (u) => 1 - step(u, 0.42, 0.1) },
-  { title: 'Your water: a channel', riseAt: (u) => 1 - bell((u - 0.5) / 0.2) },
-];
+/** How far the ground rises over its deepest, as a share of how far it may, along the way 0…1. */
+const RISES: Record<Ground, (along: number) => number> = {
+  shelf: (u) => 1 - u,
+  basin: () => 0.1,
+  hump: (u) => bell((u - 0.55) / 0.16),
+  ledge: (u) => 1 - step(u, 0.42, 0.1),
+  channel: (u) => 1 - bell((u - 0.5) / 0.2),
+};
 
 /** The ground may rise by this share of the depth, and by this much of the water between fish and bed. */
 const MOST_RISE = 0.22;
 const RISE_OF_BAND = 0.4;
 const UNEVEN = 0.012;
 
-function groundOf({ fromM, toM, bed }: WaterBrief, wayM: number, random: Random): PassGround {
-  const { title, riseAt } = LAYOUTS[random.integer(LAYOUTS.length)]!;
+function groundOf({ fromM, toM, bed, ground }: WaterBrief, wayM: number, random: Random): PassGround {
+  const bySeed = GROUNDS[random.integer(GROUNDS.length)]!;
+  const lie = ground ?? bySeed;
+  const riseAt = RISES[lie];
   const riseM = Math.min(MOST_RISE * toM, RISE_OF_BAND * (toM - fromM), 0.08 * Math.max(wayM, 40));
   const uneven = swells(random, UNEVEN * toM, Math.max(20, toM));
   const hardFirst = random.uniform() < 0.5;
   return {
-    title,
+    title: `Your water: a ${lie}`,
     depthAt: (x, y) => {
       const along = Math.min(1, Math.max(0, x / Math.max(wayM, 40)));
       return toM - (0.2 + UNEVEN * toM) - riseM * riseAt(along) + uneven(x, y) + 0.01 * y;

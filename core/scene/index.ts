@@ -49,8 +49,12 @@ export {
 export {
   makeScene,
   recipeOf,
+  SCENE_TOPICS,
   SCENES,
+  TOPICS,
+  type Topic,
   timeOf,
+  wayOf,
   trackOver,
   WATERS,
   type SceneRecipe,
@@ -59,3 +63,17 @@ export {
 export { firstPass, FISH_IN_PASS, passDuration, type PassBrief } from './firstPass';
 export { truthOf, type FishPass, type Truth } from './truth';
 export { briefWater, type WaterBrief } from './briefWater';
+export { steered, STEERED_ON_S } from './steering';
+export { withExtras } from './withExtras';
+export {
+  EXTRA_BAIT,
+  EXTRA_COVERS,
+  GROUNDS,
+  WAYS,
+  type ExtraBait,
+  type ExtraCover,
+  type Ground,
+  type SteeringCommand,
+  type WaterExtras,
+  type Way,
+} from './choices';

@@ -47,8 +47,10 @@ export const drift = (speedMps: number, durationS: number): TrackSection[] => [
 export const holdingStill = (durationS: number): TrackSection[] => [
   { durationS, speedMps: 0, engine: 'off' },
 ];
+/** Bow up at a planing boat's speed, rad. */
+export const PLANE_TRIM_RAD = 0.07;
 export const planing = (speedMps: number, durationS: number): TrackSection[] => [
-  { durationS, speedMps, engine: 'planing', trimRad: 0.07 },
+  { durationS, speedMps, engine: 'planing', trimRad: PLANE_TRIM_RAD },
 ];
 /** Past a fish, off the throttle, the way run off, and back onto it. */
 export const stopAndBackUp = (speedMps: number, passS: number, holdS: number): TrackSection[] => [
@@ -98,7 +100,7 @@ export function layTrack(
   const { heaveM: heave, pitchRad: pitch, rollRad: roll } = boatInWaves(windMps);
   let x = 0;
   let y = 0;
-  let course = 0;
+  let courseBefore = 0;
   let speed = sections[0]!.speedMps;
   let k = 0;
   let sectionStart = 0;
@@ -107,14 +109,16 @@ export function layTrack(
     const t = i / pingRate;
     while (k < sections.length - 1 && t >= sectionStart + sections[k]!.durationS) {
       sectionStart += sections[k]!.durationS;
+      courseBefore += (sections[k]!.turnRadPerS ?? 0) * sections[k]!.durationS;
       speedBefore = speed;
       k++;
     }
     const section = sections[k]!;
     const ease = section.easeS ? Math.min(1, (t - sectionStart) / section.easeS) : 1;
     speed = speedBefore + (section.speedMps - speedBefore) * ease;
+    // From the section's beginning rather than ping by ping: a turn ends where it should at any ping rate.
+    const course = courseBefore + (section.turnRadPerS ?? 0) * (t - sectionStart);
     if (i > 0) {
-      course += (section.turnRadPerS ?? 0) / pingRate;
       x += (speed / pingRate) * Math.cos(course);
       y += (speed / pingRate) * Math.sin(course);
     }

@@ -1,7 +1,7 @@
 import { logComparer, type Entry, type LogComparison } from '@/core/logbook';
 import { accepted, refused, type Result } from '@/core/formats';
 import { inSlices, logStore } from '@/stores';
-import { filesWorker, TaskFailed } from '@/workers';
+import { sideWorker, TaskFailed } from '@/workers';
 
 const LANE = 'open-log';
 
@@ -11,7 +11,7 @@ const LANE = 'open-log';
  */
 export async function openLogFile(file: File): Promise<Result<Entry[]>> {
   try {
-    const { result } = await filesWorker().run({ kind: 'open-log', file }, { lane: LANE });
+    const { result } = await sideWorker().run({ kind: 'open-log', file }, { lane: LANE });
     const { bytes, offsets } = result;
     const decoder = new TextDecoder();
     const entries: Entry[] = [];
@@ -36,4 +36,4 @@ export async function compareWithLog(other: readonly Entry[]): Promise<LogCompar
   return comparison;
 }
 
-export const stopOpeningLog = (): void => filesWorker().cancel(LANE);
+export const stopOpeningLog = (): void => sideWorker().cancel(LANE);

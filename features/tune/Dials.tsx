@@ -23,6 +23,9 @@ import { pictureKindOf, usePalette } from '../usePalette';
 import { controlName, type NamedControl } from '../words/controls';
 import { ChoiceDial, CHOICES, type Choice } from './ChoiceDial';
 import { ControlDial } from './ControlDial';
+import { PicturesDial } from './PicturesDial';
+import { WayDial } from './WayDial';
+import { useFaces } from './useShownPictures';
 import { DIAL_GROUPS, groupsOf, type DialGroup, type DialName } from './dialGroups';
 
 type Named = Parameters<typeof controlName>[1];
@@ -37,14 +40,20 @@ const groupName = (group: DialGroup, unit: Named): string =>
       ? 'Contrast'
       : group === 'time'
         ? 'Back in time'
-        : controlName(group as NamedControl, unit);
+        : group === 'way'
+          ? 'Boat'
+          : controlName(group as NamedControl, unit);
 
 const dialName = (name: DialName, unit: Named): string =>
   name === 'time'
     ? 'Back in time'
-    : isChoice(name)
-      ? CHOICES[name].label
-      : controlName(name as NamedControl, unit);
+    : name === 'way'
+      ? 'Way of the boat'
+      : name === 'pictures'
+        ? 'Pictures'
+        : isChoice(name)
+          ? CHOICES[name].label
+          : controlName(name as NamedControl, unit);
 
 /** A range beyond twice the bed shows nothing more; but shallow water may be looked at as deep water is. */
 const LEAST_DEEPEST_M = 30;
@@ -70,10 +79,7 @@ function TimeDial() {
 
 function BeamChips() {
   const faceId = useStore(passStore, (s) => s.settings.faceId);
-  const boat = useStore(passStore, (s) => s.pass.rig);
-  const recorded = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.faces);
-  const ofFile = useStore(passStore, (s) => s.pass.source.kind === 'recording');
-  const faces = ofFile ? (recorded ?? []) : boat.faces;
+  const faces = useFaces();
   return (
     <Chips
       label="Frequency"
@@ -111,11 +117,17 @@ function OneDial({ name }: { name: DialName }) {
       return <TimeDial />;
     case 'beam':
       return <BeamChips />;
+    case 'way':
+      return <WayDial />;
+    case 'pictures':
+      return <PicturesDial />;
     case 'palette':
       return <PaletteChips />;
     case 'range':
     case 'windowTop':
     case 'lookNoDeeper':
+    case 'levelLine':
+    case 'shallowAlarm':
       return <ControlDial name={name} highest={deep} />;
     case 'pingRate':
       return <ControlDial name="pingRate" highest={fastest} />;

@@ -1,53 +1,129 @@
-import { memo, useCallback, useMemo } from 'react';
+import { memo, useCallback, useMemo, useRef } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import { windowSpan } from '@/core/picture';
-import { noteTiming, passStore, viewOf, viewStore } from '@/stores';
-import { depthScale, EchoCanvas } from '@/ui';
+import { CONTROLS, windowSpan, type PaletteName, type Picture } from '@/core/picture';
+import {
+  changeSettings,
+  noteTiming,
+  passStore,
+  setNow,
+  setPlaying,
+  showFace,
+  viewOf,
+  viewStore,
+} from '@/stores';
+import { depthScale, EchoCanvas, PictureTouch, Text, useTones, type PicturePoint } from '@/ui';
 import { useUnits } from '../units';
+import { Cursor } from './Cursor';
+import { LevelLine } from './LevelLine';
+import { pointAt } from './cursorStore';
+import { cursorAt } from './pictureCells';
 
 const painted = (): void => noteTiming('picture-painted', {});
 
-/** The echo picture of the bench: follows the picture and the window it shows, and no dial that does not move them. */
-export const TunePicture = memo(function TunePicture() {
+/** Zooms a step about a place of the picture; out of all zoom the window is whole again. */
+function zoomAbout(picture: Picture, way: 1 | -1, at: PicturePoint): void {
+  const { zoom, bedLockM } = passStore.getState().settings;
+  const next = Math.min(CONTROLS.zoom.highest, Math.max(CONTROLS.zoom.lowest, zoom * (way > 0 ? 2 : 0.5)));
+  if (next === zoom) return;
+  const { depthM } = cursorAt(picture, at);
+  changeSettings({ zoom: next, ...(bedLockM === null ? { zoomAtM: next === 1 ? null : depthM } : {}) });
+}
+
+interface Props {
+  view: 'tune' | 'tune-second';
+  faceId: string;
+  palette: PaletteName;
+  /** Whether the dials turn this picture; null where there is no other. */
+  chosen: boolean | null;
+}
+
+/** An echo picture of the bench: follows the picture and the window it shows, and no dial that does not move them. */
+export const TunePicture = memo(function TunePicture({ view, faceId, palette, chosen }: Props) {
   const { system, band, show } = useUnits();
-  const picture = useStore(viewStore, (s) => viewOf(s, 'tune').picture);
+  const tones = useTones();
+  const picture = useStore(viewStore, (s) => viewOf(s, view).picture);
   const title = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.title ?? '');
   const shownWindow = useStore(
     passStore,
-    useShallow(({ settings: { topM, rangeM, zoom, bedLockM } }) => ({ topM, rangeM, zoom, bedLockM })),
+    useShallow(({ settings: { topM, rangeM, zoom, zoomAtM, bedLockM } }) => ({
+      topM,
+      rangeM,
+      zoom,
+      zoomAtM,
+      bedLockM,
+    })),
   );
-  const palette = useStore(passStore, (s) => s.settings.palette);
-  const face = useStore(
-    passStore,
-    (s) => s.pass.rig.faces.find((f) => f.id === s.settings.faceId)?.label ?? s.settings.faceId,
-  );
-  const scale = useMemo(
-    () =>
-      depthScale(
-        {
-          topM: shownWindow.bedLockM ?? shownWindow.topM,
-          spanM: windowSpan(shownWindow),
-          overBed: shownWindow.bedLockM !== null,
-        },
-        system,
-      ),
-    [shownWindow, system],
-  );
+  const face = useStore(passStore, (s) => s.pass.rig.faces.find((f) => f.id === faceId)?.label ?? faceId);
+  const scale = useMemo(() => {
+    const { bedLockM, topM, rangeM, zoom, zoomAtM } = shownWindow;
+    const spanM = windowSpan(shownWindow);
+    const middle = zoomAtM ?? rangeM - spanM / 2;
+    const top = zoom === 1 ? topM : Math.min(Math.max(middle - spanM / 2, topM), rangeM - spanM);
+    return depthScale(
+      { topM: bedLockM === null ? top : bedLockM / zoom, spanM, overBed: bedLockM !== null },
+      system,
+    );
+  }, [shownWindow, system]);
   const shown =
     shownWindow.bedLockM === null
       ? band('depth', shownWindow.topM, shownWindow.rangeM, 0)
       : `${show('depth', shownWindow.bedLockM, 0)} over the bed`;
   const depthWords = useCallback((depthM: number) => show('depth', depthM), [show]);
   const onPainted = useCallback(painted, []);
+  const dragFrom = useRef(0);
+  const name = `${face}, ${shown}`;
   return (
     <EchoCanvas
       picture={picture}
       palette={palette}
       scale={scale}
-      label={`Echo picture, ${face}, ${shown}. ${title}`}
+      label={`Echo picture, ${name}. ${title}`}
       depthWords={depthWords}
       onPainted={onPainted}
+      {...(view === 'tune' ? {} : { testID: 'echo-picture-second', magnifier: false })}
+      overlay={(size) =>
+        picture && (
+          <>
+            <LevelLine picture={picture} size={size} />
+            <Cursor picture={picture} size={size} />
+            {chosen !== null && (
+              <View style={[styles.name, { backgroundColor: tones.page, pointerEvents: 'none' }]}>
+                <View style={chosen ? { borderBottomWidth: 3, borderBottomColor: tones.buoy } : undefined}>
+                  <Text kind="small" bold={chosen}>
+                    {face}
+                  </Text>
+                </View>
+              </View>
+            )}
+            <PictureTouch
+              label={`${name}. Arrow keys point at a place, plus and minus zoom${chosen === false ? ', Enter brings it under the dials' : ''}.`}
+              testID={view === 'tune' ? 'picture-touch' : 'picture-touch-second'}
+              onPoint={(at) => pointAt(at && cursorAt(picture, at))}
+              onTap={() => {
+                if (chosen === false) showFace(faceId);
+              }}
+              onDrag={(share, begun) => {
+                if (begun) {
+                  setPlaying(false);
+                  dragFrom.current = picture.nowS;
+                  pointAt(null);
+                }
+                const held = (picture.columns / passStore.getState().settings.chartSpeed) * share;
+                const end = viewOf(viewStore.getState(), 'tune').facts?.durationS ?? 0;
+                const now = Math.min(end, Math.max(1, dragFrom.current - held));
+                setNow(now >= end ? null : now);
+              }}
+              onZoom={(way, at) => zoomAbout(picture, way, at)}
+            />
+          </>
+        )
+      }
     />
   );
+});
+
+const styles = StyleSheet.create({
+  name: { position: 'absolute', right: 4, top: 4, paddingHorizontal: 6, opacity: 0.92 },
 });

@@ -1,8 +1,8 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import { windowSpan } from '@/core/picture';
+import { packedColour, windowSpan } from '@/core/picture';
 import { waterPerColumn, waterPerRow } from '@/core/rig';
 import {
   drawView,
@@ -22,7 +22,9 @@ import { useSlow } from '../useSlow';
 import { AskingNote } from './AskingNote';
 import { Dials } from './Dials';
 import { MeterLine } from './MeterLine';
-import { TunePicture } from './TunePicture';
+import { ShallowAlarm } from './ShallowAlarm';
+import { TunePictures } from './TunePictures';
+import { useShownPictures } from './useShownPictures';
 import { usePlay } from './usePlay';
 import { WaterSheet } from './WaterSheet';
 import { STAGE_WORDS } from './wording';
@@ -90,22 +92,39 @@ function Head({ wide, onWater }: { wide: boolean; onWater: () => void }) {
   );
 }
 
-/** Draws the bench's picture whenever what it shows has changed. */
-function useTuneView(): void {
-  usePlay();
-  useEffect(() => openView('tune'), []);
+/** Draws the bench's pictures whenever what they show has changed. */
+function useTuneViews(): void {
   const { settings, nowS, playing, pass } = useStore(
     passStore,
     useShallow((s) => ({ settings: s.settings, nowS: s.nowS, playing: s.playing, pass: s.pass })),
   );
+  const { pictures, other } = useShownPictures();
+  const { buoy } = useTones();
+  const outlines = useMemo(
+    () => (pictures === 'outlines' && other ? { settings: other, rgba: packedColour(buoy) } : null),
+    [pictures, other, buoy],
+  );
+  const second = pictures === 'two' ? other : null;
+  const two = second !== null;
+  useEffect(() => openView('tune'), []);
+  useEffect(() => (two ? openView('tune-second') : undefined), [two]);
+  usePlay(() =>
+    Promise.all([
+      drawView('tune', undefined, undefined, outlines),
+      ...(second ? [drawView('tune-second', second)] : []),
+    ]),
+  );
   useEffect(() => {
-    if (!playing) void drawView('tune', settings, nowS);
-  }, [settings, nowS, playing, pass]);
+    if (!playing) void drawView('tune', settings, nowS, outlines);
+  }, [settings, nowS, playing, pass, outlines]);
+  useEffect(() => {
+    if (!playing && second) void drawView('tune-second', second, nowS);
+  }, [second, nowS, playing, pass]);
 }
 
 /** Follows the bench without drawing anything itself, so that a dial redraws no more than it moves. */
 function Drawing() {
-  useTuneView();
+  useTuneViews();
   return null;
 }
 
@@ -133,7 +152,8 @@ export function TuneScreen() {
     <View style={wide ? styles.pictureWide : styles.picture}>
       <Head wide={wide} onWater={openWater} />
       <Note />
-      <TunePicture />
+      <ShallowAlarm />
+      <TunePictures />
       <Meters />
       <MeterLine />
     </View>

@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { useState } from 'react';
 import { useStore } from 'zustand';
-import { sceneNames, type SceneName } from './sceneNames';
+import { MyWater } from './MyWater';
+import { SceneList } from './SceneList';
 import {
   openRecordingFile,
   passStore,
@@ -10,21 +10,14 @@ import {
   takeSceneToBench,
   takeToBench,
 } from '@/stores';
-import { Button, chooseFile, Sheet, Text, TOUCH_PX, useTones } from '@/ui';
+import { Button, chooseFile, Chips, Sheet, Text } from '@/ui';
 
 /** Where the water on the bench comes from: the plan, a named scene, a recording of the user's own. */
 export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const tones = useTones();
-  const [scenes, setScenes] = useState<readonly SceneName[] | null>(null);
+  const [tab, setTab] = useState<'named' | 'mine'>('named');
   const [problem, setProblem] = useState<string | null>(null);
   const [opening, setOpening] = useState(false);
   const source = useStore(passStore, (s) => s.pass.source);
-  useEffect(() => {
-    if (!open || scenes) return;
-    sceneNames().then(setScenes, (error: unknown) =>
-      setProblem(error instanceof Error ? error.message : String(error)),
-    );
-  }, [open, scenes]);
   const take = (how: () => void): void => {
     setProblem(null);
     how();
@@ -63,30 +56,16 @@ export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => vo
         testID="open-recording"
       />
       {problem && <Text role="alert">{problem}</Text>}
-      <Text bold>Named water, to learn on</Text>
-      {!scenes && !problem && <Text faint>Reading the list…</Text>}
-      <View role="list" aria-label="Named water">
-        {scenes?.map(({ id, title, teaches }) => (
-          <View key={id} role="listitem">
-            <Pressable
-              role="button"
-              aria-current={source.kind === 'scene' && source.sceneId === id ? 'true' : undefined}
-              onPress={() => take(() => takeSceneToBench(id))}
-              style={[styles.scene, { borderTopColor: tones.rule }]}
-              testID={`scene-${id}`}
-            >
-              <Text bold>{title}</Text>
-              <Text faint kind="small">
-                {teaches}
-              </Text>
-            </Pressable>
-          </View>
-        ))}
-      </View>
+      <Chips
+        label="Other water"
+        value={tab}
+        options={[
+          { value: 'named', label: 'Named water' },
+          { value: 'mine', label: 'My water' },
+        ]}
+        onChange={setTab}
+      />
+      {tab === 'mine' ? <MyWater /> : <SceneList onTake={(id) => take(() => takeSceneToBench(id))} />}
     </Sheet>
   );
 }
-
-const styles = StyleSheet.create({
-  scene: { borderTopWidth: 1, minHeight: TOUCH_PX, paddingVertical: 8, justifyContent: 'center' },
-});

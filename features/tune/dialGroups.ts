@@ -2,18 +2,19 @@ import type { ControlName } from '@/core/picture';
 import type { Choice } from './ChoiceDial';
 
 /** Dials that are made by hand rather than out of the table of controls. */
-export type OwnDial = 'beam' | 'palette' | 'time';
+export type OwnDial = 'beam' | 'pictures' | 'palette' | 'time' | 'way';
 export type DialName = ControlName | Choice | OwnDial;
 
 /** Dials in the order a practitioner turns them, by what they are for; a group goes by its first. */
 export const DIAL_GROUPS = {
-  range: ['range', 'windowTop', 'lookNoDeeper', 'zoom', 'bedLock'],
-  beam: ['beam', 'power', 'pingRate'],
+  range: ['range', 'windowTop', 'lookNoDeeper', 'zoom', 'bedLock', 'levelLine', 'shallowAlarm'],
+  beam: ['beam', 'pictures', 'power', 'pingRate'],
   gain: ['gain', 'gainMode', 'tvg', 'tailOff', 'tailOffStrength'],
   colour: ['firstColour', 'colourSpread', 'palette', 'bedRamp'],
   slice: ['brightness', 'contrast', 'contrastMode', 'sharpening'],
   noiseRejection: ['noiseRejection', 'otherSounders', 'topWater', 'averaging'],
   chartSpeed: ['chartSpeed', 'chartSync', 'between'],
+  way: ['way'],
   time: ['time'],
 } as const satisfies Record<string, readonly DialName[]>;
 

@@ -34,6 +34,8 @@ const CONTROL_WORDS: Record<Control | ControlName | 'palette', string> = {
   zoom: 'Zoom',
   zoomAt: 'Middle of the zoom',
   bedLock: 'Lock to the bed',
+  levelLine: 'Level line',
+  shallowAlarm: 'Shallow alarm',
   boatSpeed: 'Boat speed',
   size: 'Judge size',
 };

@@ -1,4 +1,4 @@
-import { drawPicture, newDesk, type Picture } from '@/core/picture';
+import { drawPicture, newDesk, outlineMarks, type Picture } from '@/core/picture';
 import type { DrawTask, Stage } from '../protocol';
 import type { Answer } from './answer';
 import { passFor } from './passes';
@@ -21,9 +21,16 @@ function deskFor(key: string): ReturnType<typeof newDesk> {
 export const pictureBuffers = ({ pixels, steps, liveColumn, topM, bedM, timeS }: Picture): Transferable[] =>
   [pixels, steps, liveColumn, topM, bedM, timeS].map((array) => array.buffer as ArrayBuffer);
 
-export function draw({ pass, settings, screen, nowS }: DrawTask, tell: (stage: Stage) => void): Answer {
+export function draw(
+  { pass, settings, screen, nowS, outlines }: DrawTask,
+  tell: (stage: Stage) => void,
+): Answer {
   const { key, recording, facts, sounded } = passFor(pass, settings, tell);
+  const other = outlines && { ...passFor(pass, outlines.settings, tell), ...outlines };
   tell('drawing');
-  const picture = drawPicture(recording, settings, screen, nowS ?? facts.durationS, deskFor(key));
+  const drawn = (from: typeof recording, own: string, by: typeof settings): Picture =>
+    drawPicture(from, by, screen, nowS ?? facts.durationS, deskFor(own));
+  const picture = drawn(recording, key, settings);
+  if (other) outlineMarks(picture, drawn(other.recording, other.key, other.settings), other.rgba);
   return { result: { kind: 'draw', picture, facts, sounded }, transfer: pictureBuffers(picture) };
 }

@@ -1,11 +1,12 @@
 import { seededRandom } from '@/core/maths';
-import { layTrack, type Track } from '../track';
+import { layTrack, type Track, type TrackSection } from '../track';
 import type { Scene } from '../scene';
 import { CORRIE_SOUND_SCENES } from './corrieSound';
 import type { SceneRecipe } from './recipe';
 import { THE_TOLLS_SCENES } from './theTolls';
 import { VESSMERE_SCENES } from './vessmere';
 
+export { SCENE_TOPICS, TOPICS, type Topic } from './topics';
 export { timeOf, wayOf, type SceneRecipe } from './recipe';
 export { bell, groundUnder, step, swells, WATERS, type WaterName } from './waters';
 
@@ -30,8 +31,13 @@ export const makeScene = (id: string, seed: number): Scene => {
   return recipe.build(seededRandom(seed).fork(id), recipe);
 };
 
-/** The boat's way over a named scene, at its own ping rate or another. */
-export function trackOver(id: string, seed: number, pingRate = recipeOf(id).pingRate): Track {
-  const { sections, windMps } = recipeOf(id);
+/** The boat's way over a named scene, at its own ping rate or another, as it goes or as it is steered. */
+export function trackOver(
+  id: string,
+  seed: number,
+  pingRate = recipeOf(id).pingRate,
+  sections: readonly TrackSection[] = recipeOf(id).sections,
+): Track {
+  const { windMps } = recipeOf(id);
   return layTrack({ sections, pingRate, windMps }, seededRandom(seed).fork('waves'));
 }

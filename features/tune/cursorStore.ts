@@ -1,0 +1,12 @@
+import { createStore } from 'zustand/vanilla';
+
+/** A place in the water that is pointed at, on whichever picture: when, s into the pass, and how deep, m. */
+export interface Cursor {
+  timeS: number;
+  depthM: number;
+}
+
+/** The cursor of all pictures of the bench. */
+export const cursorStore = createStore<{ cursor: Cursor | null }>(() => ({ cursor: null }));
+
+export const pointAt = (cursor: Cursor | null): void => cursorStore.setState({ cursor });

@@ -1,0 +1,38 @@
+import { deepestOfBed, nextMove, walk, type JudgedPass } from '@/core/bench';
+import { viewing } from '@/core/picture';
+import { readRecording, type Reading } from '@/core/reading';
+import { screenOf, unitOf } from '@/core/rig';
+import type { TuningTask } from '../protocol';
+import type { Answer } from './answer';
+import { passFor } from './passes';
+
+/** Readings kept: a picture is asked about many times over the same pings. */
+const MOST_READINGS = 4;
+const readings = new Map<string, Reading>();
+
+/** Finds the next move, or walks to a tuned picture; where the fish are is taken from the reader. */
+export function tuning({ kind, pass, settings, nowS, purpose, bandM }: TuningTask): Answer {
+  const { key, recording, facts } = passFor(pass, settings, () => undefined);
+  const readKey = `${settings.faceId} ${key}`;
+  let reading = readings.get(readKey);
+  if (!reading) readings.set(readKey, (reading = readRecording(recording, settings.faceId)));
+  for (const oldest of readings.keys()) {
+    if (readings.size <= MOST_READINGS) break;
+    readings.delete(oldest);
+  }
+  const { pictureHeightM, viewedFromM } = unitOf(pass.rig);
+  const screen = screenOf(pass.rig);
+  const judged: JudgedPass = {
+    recording,
+    findings: reading.findings,
+    screen,
+    nowS: nowS ?? facts.durationS,
+    purpose,
+    view: viewing(pictureHeightM, screen.rows, viewedFromM),
+    bandM,
+  };
+  const face = pass.rig.faces.find((f) => f.id === settings.faceId);
+  const over = { slice: face?.beam.shape === 'fan', deepestBedM: deepestOfBed(reading.bed.rangeM) };
+  const found = kind === 'next-move' ? nextMove(judged, settings, over) : walk(judged, settings, over);
+  return { result: { kind, ...found } };
+}
