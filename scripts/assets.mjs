@@ -16,7 +16,7 @@ const NAMES =
 checkbox-blank-outline checkbox-marked
 chevron-down chevron-right chevron-up close dots-horizontal magnify magnify-plus-outline map-marker-outline minus monitor
 notebook-edit-outline pause play plus printer-outline ruler sail-boat spirit-level tray-arrow-down tray-arrow-up tune-variant
-undo-variant water-sync waveform waves wrench-outline`
+help-circle-outline undo-variant water-sync waveform waves wrench-outline`
     .split(/\s+/)
     .sort();
 

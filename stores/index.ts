@@ -56,6 +56,7 @@ export {
   showOtherFace,
   showPictures,
   startCompare,
+  startOfBench,
   steer,
   takeBriefToBench,
   takeSceneToBench,
@@ -86,3 +87,13 @@ export {
 } from './keptData';
 export { RESTING, type Asking } from './asking';
 export type { PassFacts, Stage } from '@/workers';
+export {
+  askNextMove,
+  closeWalk,
+  dropNextMove,
+  leaveTuning,
+  makeMove,
+  startWalk,
+  stopWalk,
+  tuningStore,
+} from './tuning';

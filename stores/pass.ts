@@ -115,13 +115,18 @@ export const hasStart = ({
 }: Pick<PassState, 'pass' | 'settings'>): boolean =>
   source.kind === 'brief' && rig.faces.some((f) => f.id === settings.faceId);
 
+/** The start setup of the beam that is shown; null where the water has none. */
+export function startOfBench(): Settings | null {
+  const { pass, settings } = passStore.getState();
+  if (pass.source.kind !== 'brief' || !hasStart({ pass, settings })) return null;
+  const { faceId, palette } = settings;
+  return { ...startSetup({ ...pass.source.brief, faceId }, pass.rig).settings, faceId, palette };
+}
+
 /** Goes back to the start setup of the beam that is shown; undo brings back what was set. */
 export function backToStart(): void {
-  const { pass, settings } = passStore.getState();
-  if (pass.source.kind !== 'brief' || !hasStart({ pass, settings })) return;
-  const { faceId, palette } = settings;
-  const start = startSetup({ ...pass.source.brief, faceId }, pass.rig).settings;
-  changeSettings({ ...start, faceId, palette });
+  const start = startOfBench();
+  if (start) changeSettings(start);
 }
 
 /** What is first set for a beam that was not shown yet: worked out for the water of a brief, else as it stands. */

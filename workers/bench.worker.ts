@@ -1,4 +1,4 @@
-import { sceneList, sceneMiniature } from '@/core/bench';
+import { sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
 import { answerWith, Refused, type Scope } from './tasks/answer';
 import { draw, pictureBuffers } from './tasks/draw';
 import { miniature } from './tasks/miniature';
@@ -15,6 +15,14 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return read(task, tell);
     case 'miniature':
       return miniature(task);
+    case 'symptom': {
+      const { shown, before, after } = seeSymptom(task.symptom, task.rig, task.palette);
+      const pictures = [before.picture, ...(after ? [after.picture] : [])];
+      return {
+        result: { kind: 'symptom', shown, before: before.picture, after: after?.picture ?? null },
+        transfer: pictures.flatMap(pictureBuffers),
+      };
+    }
     case 'next-move':
     case 'solve':
       return tuning(task);

@@ -6,6 +6,8 @@ import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
 import type { PaletteName, Picture, Settings, SightFor } from '@/core/picture';
 import type { Reading } from '@/core/reading';
+import type { Symptom } from '@/core/bench/symptoms/symptom';
+import type { SymptomCase } from '@/core/bench/symptoms/symptomCase';
 import type { Recording } from '@/core/recording';
 import type { Rig } from '@/core/rig';
 import type { Topic } from '@/core/scene/library/topics';
@@ -69,6 +71,14 @@ interface Tuned {
 /** The one turn of a dial that helps most; or a walk of them to a tuned picture. */
 export type TuningTask = Tuned & { kind: 'next-move' | 'solve' };
 
+/** A symptom as a boat's own sounder would draw it, before and after what mends it. */
+export interface SymptomTask {
+  kind: 'symptom';
+  symptom: Symptom;
+  rig: Rig;
+  palette: PaletteName;
+}
+
 /** The named scenes there are. */
 export interface ScenesTask {
   kind: 'scenes';
@@ -99,6 +109,7 @@ export type Task =
   | MiniatureTask
   | SceneMiniatureTask
   | TuningTask
+  | SymptomTask
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
@@ -139,6 +150,13 @@ export interface TuningResult {
   now: Judged;
 }
 
+export interface SymptomResult {
+  kind: 'symptom';
+  shown: SymptomCase;
+  before: Picture;
+  after: Picture | null;
+}
+
 export interface ScenesResult {
   kind: 'scenes';
   scenes: { id: string; title: string; teaches: string; topics: readonly Topic[] }[];
@@ -166,13 +184,14 @@ export type Result =
   | MiniatureResult
   | SceneMiniatureResult
   | TuningResult
+  | SymptomResult
   | ScenesResult
   | HoldResult
   | OpenRecordingResult
   | OpenLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
 
-export type Stage = 'sounding' | 'drawing' | 'reading' | 'opening';
+export type Stage = 'sounding' | 'drawing' | 'reading' | 'judging' | 'opening';
 /** Why a task failed; `missing`: the recording it speaks of is not held, and must be given first. */
 export type FailureCode = 'bad-input' | 'missing' | 'crashed' | 'deadline' | 'superseded' | 'cancelled';
 

@@ -15,7 +15,7 @@ const BUBBLES = 14;
 const RISE_EVERY_S = 6;
 const SPRING_S = 600;
 /** Electrical bursts: an ignition or a pump nearby (nominal). */
-const ELECTRICAL = { everyS: 8, lengthS: 0.35, overNoiseDb: 14 } as const;
+const ELECTRICAL = { everyS: 8, lengthS: 0.35, overNoiseDb: 24 } as const;
 const AGE_YEARS = 2;
 
 function coverAt(scene: Scene, kind: ExtraCover, x: number, ageYears: number, random: Random): Cover[] {

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { bedSteps, PALETTE_STEPS, shareBelowBed, speckleShare, type Picture } from '@/core/picture';
 import { passStore, viewOf, viewStore } from '@/stores';
-import { Text } from '@/ui';
+import { Text, useWide } from '@/ui';
 import { meterWords, turnWords, type PictureMeters } from '../words/meters';
 
 /** A picture is judged once it has stood so long, ms: a dial is then at rest. */
@@ -20,6 +20,7 @@ function metersOf(picture: Picture): PictureMeters {
 
 /** The picture's meters in plain sentences, and what the last turn changed in them. */
 export function MeterLine() {
+  const wide = useWide();
   const picture = useStore(viewStore, (s) => viewOf(s, 'tune').picture);
   const playing = useStore(passStore, (s) => s.playing);
   const [said, setSaid] = useState<{ now: PictureMeters; before: PictureMeters | null } | null>(null);
@@ -33,9 +34,12 @@ export function MeterLine() {
   }, [picture, playing]);
   if (!said) return null;
   const turned = said.before && turnWords(said.before, said.now);
+  const all = meterWords(said.now);
+  // A phone has room for one line: what the last turn did, or what is worst.
+  const lines = wide ? all : turned ? [] : all.slice(0, 1);
   return (
     <View role="status" style={styles.words} testID="meter-words">
-      {meterWords(said.now).map((words) => (
+      {lines.map((words) => (
         <Text key={words} kind="small">
           {words}
         </Text>

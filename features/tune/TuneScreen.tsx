@@ -22,7 +22,9 @@ import { useSlow } from '../useSlow';
 import { AskingNote } from './AskingNote';
 import { Dials } from './Dials';
 import { MeterLine } from './MeterLine';
+import { NextMove } from './NextMove';
 import { ShallowAlarm } from './ShallowAlarm';
+import { SymptomSheet } from './SymptomSheet';
 import { TunePictures } from './TunePictures';
 import { useShownPictures } from './useShownPictures';
 import { usePlay } from './usePlay';
@@ -56,7 +58,7 @@ function Meters() {
 }
 
 /** What is on the bench, and what can be done with all of it. */
-function Head({ wide, onWater }: { wide: boolean; onWater: () => void }) {
+function Head({ wide, onWater, onWrong }: { wide: boolean; onWater: () => void; onWrong: () => void }) {
   const playing = useStore(passStore, (s) => s.playing);
   const title = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.title ?? 'The bench');
   const stage = useSlow(useStore(viewStore, (s) => viewOf(s, 'tune').stage));
@@ -78,6 +80,7 @@ function Head({ wide, onWater }: { wide: boolean; onWater: () => void }) {
         </Text>
       </View>
       {turned && !wide && <IconButton icon="undo-variant" label="Undo the last turn" onPress={undoTurn} />}
+      <IconButton icon="help-circle-outline" label="What is wrong with the picture" onPress={onWrong} />
       <IconButton icon="waves" label="Choose the water" onPress={onWater} />
       {stage && !playing && <Button tone="quiet" label="Stop" onPress={() => stopView('tune')} />}
       {source.kind !== 'recording' && (
@@ -147,20 +150,24 @@ export function TuneScreen() {
   const tones = useTones();
   const [waterOpen, setWaterOpen] = useState(false);
   const openWater = useCallback(() => setWaterOpen(true), []);
+  const [wrongOpen, setWrongOpen] = useState(false);
+  const openWrong = useCallback(() => setWrongOpen(true), []);
   const wide = useWide();
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
-      <Head wide={wide} onWater={openWater} />
+      <Head wide={wide} onWater={openWater} onWrong={openWrong} />
       <Note />
       <ShallowAlarm />
       <TunePictures />
       <Meters />
       <MeterLine />
+      <NextMove />
     </View>
   );
   const around = (
     <>
       <Drawing />
+      <SymptomSheet open={wrongOpen} onClose={() => setWrongOpen(false)} />
       <WaterSheet open={waterOpen} onClose={() => setWaterOpen(false)} />
     </>
   );

@@ -5,5 +5,6 @@ export const STAGE_WORDS: Record<Stage, string> = {
   sounding: 'Making new pings…',
   drawing: 'Drawing…',
   reading: 'Reading the pass…',
+  judging: 'Trying the dials…',
   opening: 'Opening the file…',
 };
