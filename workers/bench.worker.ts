@@ -1,5 +1,6 @@
 import { sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
 import { answerWith, Refused, type Scope } from './tasks/answer';
+import { cutaway } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
 import { miniature } from './tasks/miniature';
 import { holdRecording } from './tasks/passes';
@@ -23,6 +24,8 @@ answerWith(self as unknown as Scope, (task, tell) => {
         transfer: pictures.flatMap(pictureBuffers),
       };
     }
+    case 'cutaway':
+      return cutaway(task);
     case 'next-move':
     case 'solve':
       return tuning(task);

@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/advice';
+import type { Cutaway } from '@/core/bench/cutaway';
 import type { Judged } from '@/core/bench/judgedPicture';
 import type { MountFault } from '@/core/bench/mountFaults';
 import type { Move } from '@/core/bench/nextMove';
@@ -79,6 +80,15 @@ export interface SymptomTask {
   palette: PaletteName;
 }
 
+/** The true water of a simulated pass at a moment, and what made an echo at a range, m; null when none is asked about. */
+export interface CutawayTask {
+  kind: 'cutaway';
+  pass: PassSpec;
+  settings: Settings;
+  timeS: number;
+  rangeM: number | null;
+}
+
 /** The named scenes there are. */
 export interface ScenesTask {
   kind: 'scenes';
@@ -110,6 +120,7 @@ export type Task =
   | SceneMiniatureTask
   | TuningTask
   | SymptomTask
+  | CutawayTask
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
@@ -157,6 +168,11 @@ export interface SymptomResult {
   after: Picture | null;
 }
 
+export interface CutawayResult {
+  kind: 'cutaway';
+  cutaway: Cutaway;
+}
+
 export interface ScenesResult {
   kind: 'scenes';
   scenes: { id: string; title: string; teaches: string; topics: readonly Topic[] }[];
@@ -185,6 +201,7 @@ export type Result =
   | SceneMiniatureResult
   | TuningResult
   | SymptomResult
+  | CutawayResult
   | ScenesResult
   | HoldResult
   | OpenRecordingResult

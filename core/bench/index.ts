@@ -25,3 +25,11 @@ export { seeSymptom, type SymptomView } from './symptoms/seeSymptom';
 export { REMEDIES, remedied, SYMPTOMS, type Remedy, type Symptom } from './symptoms/symptom';
 export { hasSymptom, type SymptomSigns } from './symptoms/detectSymptom';
 export { symptomCase, type SymptomCase } from './symptoms/symptomCase';
+export {
+  cutawayAt,
+  cutawayPass,
+  type Cutaway,
+  type CutawayFish,
+  type CutawayPass,
+  type EchoMaker,
+} from './cutaway';

@@ -22,6 +22,7 @@ import { clock } from '../units';
 import { pictureKindOf, usePalette } from '../usePalette';
 import { controlName, type NamedControl } from '../words/controls';
 import { ChoiceDial, CHOICES, type Choice } from './ChoiceDial';
+import { cursorStore, turnCutaway } from './cursorStore';
 import { ControlDial } from './ControlDial';
 import { PicturesDial } from './PicturesDial';
 import { WayDial } from './WayDial';
@@ -237,11 +238,19 @@ function Compare() {
 function WaysBack({ wide }: { wide: boolean }) {
   const turned = useStore(passStore, (s) => s.past.length > 0);
   const ofBrief = useStore(passStore, hasStart);
+  const cutaway = useStore(cursorStore, (s) => s.cutaway);
   return (
     <View style={styles.back}>
       {wide && (
         <Button tone="quiet" label="Undo" spoken="Undo the last turn" disabled={!turned} onPress={undoTurn} />
       )}
+      <Button
+        tone="quiet"
+        label={cutaway ? 'Hide the water' : 'See the water'}
+        spoken={cutaway ? 'Hide the true water' : 'Show the true water beside the picture'}
+        onPress={turnCutaway}
+        testID="turn-cutaway"
+      />
       {ofBrief && (
         <Button
           tone="quiet"

@@ -2,13 +2,11 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import { packedColour, windowSpan } from '@/core/picture';
-import { waterPerColumn, waterPerRow } from '@/core/rig';
+import { packedColour } from '@/core/picture';
 import {
   drawView,
   openView,
   otherWater,
-  passScreen,
   passStore,
   setPlaying,
   stopView,
@@ -16,46 +14,22 @@ import {
   viewOf,
   viewStore,
 } from '@/stores';
-import { Button, IconButton, PaletteBar, Text, useTones, useWide } from '@/ui';
-import { useUnits } from '../units';
+import { Button, IconButton, Text, useTones, useWide } from '@/ui';
 import { useSlow } from '../useSlow';
 import { AskingNote } from './AskingNote';
+import { CutawayPanel } from './CutawayPanel';
+import { cursorStore } from './cursorStore';
 import { Dials } from './Dials';
 import { MeterLine } from './MeterLine';
 import { NextMove } from './NextMove';
 import { ShallowAlarm } from './ShallowAlarm';
 import { SymptomSheet } from './SymptomSheet';
+import { PictureFacts } from './PictureFacts';
 import { TunePictures } from './TunePictures';
 import { useShownPictures } from './useShownPictures';
 import { usePlay } from './usePlay';
 import { WaterSheet } from './WaterSheet';
 import { STAGE_WORDS } from './wording';
-
-/** What the picture costs and holds: water a row, way a column, seconds of history. */
-function Meters() {
-  const { show } = useUnits();
-  const { rows, columns, palette, spanM, chartSpeed, speedMps } = useStore(
-    passStore,
-    useShallow((s) => ({
-      ...passScreen(s),
-      palette: s.settings.palette,
-      spanM: windowSpan(s.settings),
-      chartSpeed: s.settings.chartSpeed,
-      speedMps: s.pass.source.kind === 'brief' ? s.pass.source.brief.speedMps : 0,
-    })),
-  );
-  const row = show('small', waterPerRow(spanM, rows));
-  const column = waterPerColumn(speedMps, chartSpeed);
-  return (
-    <View style={styles.meters}>
-      <PaletteBar palette={palette} />
-      <Text kind="small">
-        {row} a row{column > 0.005 ? ` · ${show('small', column, 0)} a column` : ''} ·{' '}
-        {Math.round(columns / chartSpeed)} s held
-      </Text>
-    </View>
-  );
-}
 
 /** What is on the bench, and what can be done with all of it. */
 function Head({ wide, onWater, onWrong }: { wide: boolean; onWater: () => void; onWrong: () => void }) {
@@ -153,15 +127,23 @@ export function TuneScreen() {
   const [wrongOpen, setWrongOpen] = useState(false);
   const openWrong = useCallback(() => setWrongOpen(true), []);
   const wide = useWide();
+  const cutaway = useStore(cursorStore, (s) => s.cutaway);
+  // A phone shows the cutaway in the place of what is said about the picture.
+  const roomy = wide || !cutaway;
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
       <Head wide={wide} onWater={openWater} onWrong={openWrong} />
       <Note />
       <ShallowAlarm />
       <TunePictures />
-      <Meters />
-      <MeterLine />
-      <NextMove />
+      {cutaway && <CutawayPanel />}
+      <PictureFacts />
+      {roomy && (
+        <>
+          <MeterLine />
+          <NextMove />
+        </>
+      )}
     </View>
   );
   const around = (
@@ -203,13 +185,4 @@ const styles = StyleSheet.create({
   sideIn: { padding: 16, gap: 14 },
   head: { flexDirection: 'row', alignItems: 'center', paddingLeft: 8 },
   title: { flex: 1, minWidth: 0 },
-  meters: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    justifyContent: 'space-between',
-    alignItems: 'center',
-    columnGap: 12,
-    paddingHorizontal: 8,
-    paddingVertical: 4,
-  },
 });

@@ -6,7 +6,12 @@ export interface Cursor {
   depthM: number;
 }
 
-/** The cursor of all pictures of the bench. */
-export const cursorStore = createStore<{ cursor: Cursor | null }>(() => ({ cursor: null }));
+/** The cursor of all pictures of the bench, and whether the true water is shown beside them. */
+export const cursorStore = createStore<{ cursor: Cursor | null; cutaway: boolean }>(() => ({
+  cursor: null,
+  cutaway: false,
+}));
 
 export const pointAt = (cursor: Cursor | null): void => cursorStore.setState({ cursor });
+
+export const turnCutaway = (): void => cursorStore.setState(({ cutaway }) => ({ cutaway: !cutaway }));

@@ -1,0 +1,70 @@
+import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
+import { PALETTE_STEPS, windowSpan } from '@/core/picture';
+import { waterPerColumn, waterPerRow } from '@/core/rig';
+import { passScreen, passStore, viewOf, viewStore } from '@/stores';
+import { PaletteBar, Text } from '@/ui';
+import { decimal } from '@/ui/decimal';
+import { useUnits } from '../units';
+import { cursorStore } from './cursorStore';
+import { cellOf } from './pictureCells';
+
+/** Strength of an echo out of ten, as a share of the palette. */
+const OUT_OF = 10;
+
+/** What is pointed at: depth, how long ago, how strong; null where nothing is. */
+function useCursorWords(): string | null {
+  const { show } = useUnits();
+  const cursor = useStore(cursorStore, (s) => s.cursor);
+  const picture = useStore(viewStore, (s) => viewOf(s, 'tune').picture);
+  const cell = cursor && picture && cellOf(picture, cursor);
+  if (!cursor || !cell) return null;
+  const step = picture.steps[cell.column * picture.rows + cell.row]!;
+  const behind = picture.timeS[picture.columns - 1]! - cursor.timeS;
+  return [
+    show('depth', cursor.depthM, 1),
+    behind < 0.5 ? 'now' : `${decimal(behind, 0)} s ago`,
+    step === 0
+      ? 'nothing drawn'
+      : `strength ${Math.max(1, Math.round((OUT_OF * step) / PALETTE_STEPS))} of ${OUT_OF}`,
+  ].join(' · ');
+}
+
+/** The palette weak to strong, and what the picture holds: water a row, way a column, seconds; or what is pointed at. */
+export function PictureFacts() {
+  const { show } = useUnits();
+  const { rows, columns, palette, spanM, chartSpeed, speedMps } = useStore(
+    passStore,
+    useShallow((s) => ({
+      ...passScreen(s),
+      palette: s.settings.palette,
+      spanM: windowSpan(s.settings),
+      chartSpeed: s.settings.chartSpeed,
+      speedMps: s.pass.source.kind === 'brief' ? s.pass.source.brief.speedMps : 0,
+    })),
+  );
+  const pointed = useCursorWords();
+  const column = waterPerColumn(speedMps, chartSpeed);
+  return (
+    <View style={styles.facts}>
+      <PaletteBar palette={palette} />
+      <Text kind="small" testID="picture-facts">
+        {pointed ??
+          `${show('small', waterPerRow(spanM, rows))} a row${column > 0.005 ? ` · ${show('small', column, 0)} a column` : ''} · ${Math.round(columns / chartSpeed)} s held`}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  facts: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'space-between',
+    alignItems: 'center',
+    columnGap: 12,
+    paddingHorizontal: 8,
+    paddingVertical: 4,
+  },
+});
