@@ -43,7 +43,10 @@ test('every dial changes the picture as it says', async ({ page }) => {
   await inkedAfter('Chart speed', 'dial-chartSpeed', 5);
   await inkedAfter('Back in time', 'dial-time', 60);
   await show(page, 'Frequency');
-  await page.getByRole('radio', { name: '200 kHz narrow' }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Frequency', exact: true })
+    .getByRole('radio', { name: '200 kHz narrow' })
+    .click();
   before = await pictureDrawn(page, before);
   expect(errors).toEqual([]);
 });

@@ -38,6 +38,7 @@ export { forgetScale, tellScale, timeChart } from './unit';
 export {
   backToStart,
   changeWater,
+  COMPARE_SIDES,
   changeSettings,
   hasStart,
   keepShown,
@@ -52,6 +53,7 @@ export {
   setNow,
   setPlaying,
   showBank,
+  showCompared,
   showFace,
   showOtherFace,
   showPictures,
@@ -61,8 +63,10 @@ export {
   takeBriefToBench,
   takeSceneToBench,
   takeToBench,
+  takeTrap,
   undoTurn,
   unsteer,
+  type CompareSide,
   type PassState,
   type Pictures,
 } from './pass';
@@ -97,3 +101,6 @@ export {
   stopWalk,
   tuningStore,
 } from './tuning';
+export { benchLink, benchText, openBench, readBenchLink, readBenchText } from './benchLink';
+export type { KeptPass } from './pass';
+export { holdInPlan } from './benchToPlan';

@@ -3,6 +3,7 @@ import { createStore } from 'zustand/vanilla';
 import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/bench/passSource';
 import { DONE, issueSentence, refused, type Migration, type Result } from '@/core/formats';
+import { trapLesson, type Trap } from '@/core/bench/traps';
 import type { WaterExtras, Way } from '@/core/scene/choices';
 import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
 import { GENERIC_RIG, RigSchema, screenOf, type Face, type Rig } from '@/core/rig';
@@ -25,10 +26,16 @@ export interface PassState {
   otherFaceId: string | null;
   otherFirst: boolean;
   /** Two ways to set the same pings: which is shown, and the other; null when none are held against each other. */
-  compared: { shown: Bank; other: Settings } | null;
+  compared: { shown: Bank; other: Settings; side: CompareSide } | null;
+  /** The lesson the bench was set up for, until its two ways are no longer held against each other. */
+  trap: Trap | null;
 }
 
 export type Bank = 'a' | 'b';
+
+/** How two ways are shown: one in turn, side by side, one over the other up to a divider, or by turns of themselves. */
+export const COMPARE_SIDES = ['turn', 'beside', 'wipe', 'blink'] as const;
+export type CompareSide = (typeof COMPARE_SIDES)[number];
 
 /** One picture, two, or one with the marks of the other outlined on it. */
 export const PICTURES = ['one', 'two', 'outlines'] as const;
@@ -50,6 +57,7 @@ export const passStore = createStore<PassState>(() => ({
   playing: false,
   past: [],
   compared: null,
+  trap: null,
   pictures: null,
   otherFaceId: null,
   otherFirst: false,
@@ -90,7 +98,7 @@ export function undoTurn(): void {
 /** Begins to hold two ways against each other: both are what is set now, and the second is turned. */
 export function startCompare(): void {
   const { settings } = passStore.getState();
-  passStore.setState({ compared: { shown: 'b', other: settings } });
+  passStore.setState({ compared: { shown: 'b', other: settings, side: 'turn' } });
 }
 
 /** Shows the one way or the other, on the same pings. */
@@ -100,13 +108,19 @@ export function showBank(bank: Bank): void {
   const { palette } = settings;
   passStore.setState({
     settings: { ...compared.other, palette },
-    compared: { shown: bank, other: settings },
+    compared: { ...compared, shown: bank, other: settings },
     past: [],
   });
 }
 
 /** Goes on with the way that is shown. */
-export const keepShown = (): void => passStore.setState({ compared: null });
+export const keepShown = (): void => passStore.setState({ compared: null, trap: null });
+
+/** Chooses how the two ways are shown. */
+export function showCompared(side: CompareSide): void {
+  const { compared } = passStore.getState();
+  if (compared) passStore.setState({ compared: { ...compared, side } });
+}
 
 /** Whether the water on the bench is a brief's, which has a start setup for the beam that is shown. */
 export const hasStart = ({
@@ -192,7 +206,25 @@ export const setPlaying = (playing: boolean): void => passStore.setState({ playi
 
 /** Puts a pass on the bench, from its end. */
 export const takeToBench = (pass: PassSpec, settings: Settings): void =>
-  passStore.setState({ pass, settings, looks: {}, nowS: null, playing: false, past: [], compared: null });
+  passStore.setState({
+    pass,
+    settings,
+    looks: {},
+    nowS: null,
+    playing: false,
+    past: [],
+    compared: null,
+    trap: null,
+  });
+
+/** Sets the bench up for a lesson: its water, and its two ways held against each other. */
+export function takeTrap(trap: Trap): void {
+  const { pass, settings } = passStore.getState();
+  const { a, b, pass: of, nowS } = trapLesson(trap, pass.rig);
+  const { palette } = settings;
+  takeToBench(of, { ...a, palette });
+  passStore.setState({ trap, nowS, compared: { shown: 'a', other: { ...b, palette }, side: 'turn' } });
+}
 
 /** Puts a brief's own water on the bench. */
 export const takeBriefToBench = (brief: Brief, rig: Rig, settings: Settings): void =>
@@ -275,7 +307,7 @@ const KeptPassSchema = v.object({
   pictures: v.optional(v.nullable(v.picklist(PICTURES)), null),
   otherFaceId: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(40))), null),
 });
-type KeptPass = v.InferOutput<typeof KeptPassSchema>;
+export type KeptPass = v.InferOutput<typeof KeptPassSchema>;
 
 export const PASS: KeptDocument<PassState, KeptPass> = {
   store: passStore,

@@ -33,3 +33,4 @@ export {
   type CutawayPass,
   type EchoMaker,
 } from './cutaway';
+export { TRAPS, trapLesson, type Trap, type TrapLesson } from './traps';

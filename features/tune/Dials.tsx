@@ -7,10 +7,9 @@ import {
   backToStart,
   choosePalette,
   hasStart,
-  keepShown,
+  holdInPlan,
   passStore,
   setNow,
-  showBank,
   showFace,
   startCompare,
   undoTurn,
@@ -197,40 +196,18 @@ const GroupOnPhone = memo(function GroupOnPhone({ group }: { group: DialGroup })
   );
 });
 
-/** Two ways to set the same pings, shown in turn, and either kept. */
+/** Begins to hold two ways against each other. */
 function Compare() {
-  const shown = useStore(passStore, (s) => s.compared?.shown ?? null);
-  if (shown === null)
-    return (
-      <Button
-        tone="quiet"
-        label="Compare"
-        spoken="Compare two ways to set this"
-        onPress={startCompare}
-        testID="compare"
-      />
-    );
+  const comparing = useStore(passStore, (s) => s.compared !== null);
   return (
-    <View style={styles.back}>
-      <Chips
-        label="Way shown"
-        value={shown}
-        options={[
-          { value: 'a', label: 'A' },
-          { value: 'b', label: 'B' },
-        ]}
-        onChange={showBank}
-        nowrap
-        compact
-      />
-      <Button
-        tone="quiet"
-        label={`Use ${shown.toUpperCase()}`}
-        spoken={`Go on with ${shown.toUpperCase()}`}
-        onPress={keepShown}
-        testID="keep-shown"
-      />
-    </View>
+    <Button
+      tone="quiet"
+      label="Compare"
+      spoken="Compare two ways to set this"
+      disabled={comparing}
+      onPress={startCompare}
+      testID="compare"
+    />
   );
 }
 
@@ -258,6 +235,15 @@ function WaysBack({ wide }: { wide: boolean }) {
           spoken="Back to the start setup"
           onPress={backToStart}
           testID="back-to-start"
+        />
+      )}
+      {ofBrief && (
+        <Button
+          tone="quiet"
+          label="Hold in plan"
+          spoken="Hold in your plan what was turned here"
+          onPress={holdInPlan}
+          testID="hold-in-plan"
         />
       )}
     </View>

@@ -35,8 +35,8 @@ export function MeterLine() {
   if (!said) return null;
   const turned = said.before && turnWords(said.before, said.now);
   const all = meterWords(said.now);
-  // A phone has room for one line: what the last turn did, or what is worst.
-  const lines = wide ? all : turned ? [] : all.slice(0, 1);
+  // A phone has room for what is worst only.
+  const lines = wide ? all : all.slice(0, 1);
   return (
     <View role="status" style={styles.words} testID="meter-words">
       {lines.map((words) => (

@@ -9,6 +9,7 @@ import {
   passStore,
   setNow,
   setPlaying,
+  showBank,
   showFace,
   viewOf,
   viewStore,
@@ -19,6 +20,7 @@ import { Cursor } from './Cursor';
 import { LevelLine } from './LevelLine';
 import { pointAt } from './cursorStore';
 import { cursorAt } from './pictureCells';
+import { Wipe } from './Wipe';
 
 const painted = (): void => noteTiming('picture-painted', {});
 
@@ -37,10 +39,14 @@ interface Props {
   palette: PaletteName;
   /** Whether the dials turn this picture; null where there is no other. */
   chosen: boolean | null;
+  /** Which of two ways to set it this is, while two are held against each other. */
+  way: string | null;
+  /** Whether the other way's picture lies over this one up to a divider. */
+  wiped: boolean;
 }
 
 /** An echo picture of the bench: follows the picture and the window it shows, and no dial that does not move them. */
-export const TunePicture = memo(function TunePicture({ view, faceId, palette, chosen }: Props) {
+export const TunePicture = memo(function TunePicture({ view, faceId, palette, chosen, way, wiped }: Props) {
   const { system, band, show } = useUnits();
   const tones = useTones();
   const picture = useStore(viewStore, (s) => viewOf(s, view).picture);
@@ -86,13 +92,14 @@ export const TunePicture = memo(function TunePicture({ view, faceId, palette, ch
       overlay={(size) =>
         picture && (
           <>
+            {wiped && <Wipe size={size} />}
             <LevelLine picture={picture} size={size} />
             <Cursor picture={picture} size={size} />
             {chosen !== null && (
               <View style={[styles.name, { backgroundColor: tones.page, pointerEvents: 'none' }]}>
                 <View style={chosen ? { borderBottomWidth: 3, borderBottomColor: tones.buoy } : undefined}>
                   <Text kind="small" bold={chosen}>
-                    {face}
+                    {way ?? face}
                   </Text>
                 </View>
               </View>
@@ -102,7 +109,9 @@ export const TunePicture = memo(function TunePicture({ view, faceId, palette, ch
               testID={view === 'tune' ? 'picture-touch' : 'picture-touch-second'}
               onPoint={(at) => pointAt(at && cursorAt(picture, at))}
               onTap={() => {
-                if (chosen === false) showFace(faceId);
+                if (chosen !== false) return;
+                if (way === 'A' || way === 'B') showBank(way === 'A' ? 'a' : 'b');
+                else showFace(faceId);
               }}
               onDrag={(share, begun) => {
                 if (begun) {

@@ -17,6 +17,8 @@ import {
 import { Button, IconButton, Text, useTones, useWide } from '@/ui';
 import { useSlow } from '../useSlow';
 import { AskingNote } from './AskingNote';
+import { BenchFromLink } from './BenchFromLink';
+import { CompareLine } from './CompareLine';
 import { CutawayPanel } from './CutawayPanel';
 import { cursorStore } from './cursorStore';
 import { Dials } from './Dials';
@@ -24,6 +26,7 @@ import { MeterLine } from './MeterLine';
 import { NextMove } from './NextMove';
 import { ShallowAlarm } from './ShallowAlarm';
 import { SymptomSheet } from './SymptomSheet';
+import { Shortcuts } from './Shortcuts';
 import { PictureFacts } from './PictureFacts';
 import { TunePictures } from './TunePictures';
 import { useShownPictures } from './useShownPictures';
@@ -129,7 +132,8 @@ export function TuneScreen() {
   const wide = useWide();
   const cutaway = useStore(cursorStore, (s) => s.cutaway);
   // A phone shows the cutaway in the place of what is said about the picture.
-  const roomy = wide || !cutaway;
+  const comparing = useStore(passStore, (s) => s.compared !== null);
+  const roomy = wide || (!cutaway && !comparing);
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
       <Head wide={wide} onWater={openWater} onWrong={openWrong} />
@@ -138,6 +142,7 @@ export function TuneScreen() {
       <TunePictures />
       {cutaway && <CutawayPanel />}
       <PictureFacts />
+      <CompareLine />
       {roomy && (
         <>
           <MeterLine />
@@ -149,6 +154,8 @@ export function TuneScreen() {
   const around = (
     <>
       <Drawing />
+      <BenchFromLink />
+      <Shortcuts />
       <SymptomSheet open={wrongOpen} onClose={() => setWrongOpen(false)} />
       <WaterSheet open={waterOpen} onClose={() => setWaterOpen(false)} />
     </>

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { useStore } from 'zustand';
+import { BenchShare } from './BenchShare';
 import { MyWater } from './MyWater';
+import { TrapList } from './TrapList';
 import { SceneList } from './SceneList';
 import {
   openRecordingFile,
@@ -14,7 +16,7 @@ import { Button, chooseFile, Chips, Sheet, Text } from '@/ui';
 
 /** Where the water on the bench comes from: the plan, a named scene, a recording of the user's own. */
 export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const [tab, setTab] = useState<'named' | 'mine'>('named');
+  const [tab, setTab] = useState<'named' | 'mine' | 'traps'>('named');
   const [problem, setProblem] = useState<string | null>(null);
   const [opening, setOpening] = useState(false);
   const source = useStore(passStore, (s) => s.pass.source);
@@ -62,10 +64,14 @@ export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => vo
         options={[
           { value: 'named', label: 'Named water' },
           { value: 'mine', label: 'My water' },
+          { value: 'traps', label: 'Traps' },
         ]}
         onChange={setTab}
       />
-      {tab === 'mine' ? <MyWater /> : <SceneList onTake={(id) => take(() => takeSceneToBench(id))} />}
+      {tab === 'mine' && <MyWater />}
+      {tab === 'named' && <SceneList onTake={(id) => take(() => takeSceneToBench(id))} />}
+      {tab === 'traps' && <TrapList onTaken={onClose} />}
+      <BenchShare onDone={onClose} />
     </Sheet>
   );
 }

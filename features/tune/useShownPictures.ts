@@ -23,7 +23,7 @@ export function useFaces(): readonly { id: string; label: string }[] {
 }
 
 /** How many pictures are shown, and how the other one is set; a wide screen has room for two. */
-export function useShownPictures(): { pictures: Pictures; other: Settings | null } {
+export function useShownPictures(): { pictures: Pictures; other: Settings | null; wiped: boolean } {
   const wide = useWide();
   const faces = useFaces();
   const otherId = useStore(passStore, (s) => otherFaceOf(s, faces));
@@ -41,5 +41,9 @@ export function useShownPictures(): { pictures: Pictures; other: Settings | null
   useEffect(() => {
     if (pictures !== 'one' && otherId !== null) prepareLook(otherId);
   }, [pictures, otherId, pass]);
-  return { pictures, other };
+  const compared = useStore(passStore, (s) => s.compared);
+  // Two ways held against each other come before two beams.
+  if (compared && (compared.side === 'beside' || compared.side === 'wipe'))
+    return { pictures: 'two', other: compared.other, wiped: compared.side === 'wipe' };
+  return compared ? { pictures: 'one', other: null, wiped: false } : { pictures, other, wiped: false };
 }

@@ -1,0 +1,31 @@
+import { describe, expect, it } from '@jest/globals';
+import * as v from 'valibot';
+import { drawPicture, SettingsSchema } from '@/core/picture';
+import { recordingOf } from '@/core/recording';
+import { GENERIC_RIG, transducerOf } from '@/core/rig';
+import { simulate } from '@/core/sounder';
+import { soundingRequest } from './benchPass';
+import { PassSourceSchema } from './passSource';
+import { TRAPS, trapLesson } from './traps';
+
+describe('a trap', () => {
+  it.each(TRAPS)('%s shows two ways that differ, over water and settings that can be kept', (trap) => {
+    const { pass, a, b } = trapLesson(trap, GENERIC_RIG);
+    if (pass.source.kind === 'recording') throw new Error('made water only');
+    expect(v.is(PassSourceSchema, pass.source)).toBe(true);
+    for (const way of [a, b]) expect(v.is(SettingsSchema, way)).toBe(true);
+    const { source, rig } = pass;
+    const [first, second] = [a, b].map((way) => {
+      const recording = recordingOf([simulate(soundingRequest(source, rig, { ...way, rangeM: b.rangeM }))]);
+      return drawPicture(recording, way, { rows: 120, columns: 160 }, 60).steps;
+    });
+    expect(first).not.toEqual(second);
+  });
+  it('keeps to the beams a boat has', () => {
+    const rig = { ...GENERIC_RIG, faces: [...transducerOf('swept-mid').faces] };
+    for (const trap of TRAPS) {
+      const { a, b } = trapLesson(trap, rig);
+      for (const { faceId } of [a, b]) expect(rig.faces.some((f) => f.id === faceId)).toBe(true);
+    }
+  });
+});
