@@ -229,3 +229,41 @@ test(
     }
   },
 );
+
+test(
+  'a turn while the pass runs leaves what was drawn as it was, when that is asked for',
+  { tag: '@once' },
+  async ({ page }) => {
+    await bench(page);
+    await showDial(page, 'Back in time', 'Back in time');
+    const before = await pictureDrawn(page);
+    await setDial(page, 'dial-time', 60);
+    const then = await pictureDrawn(page, before);
+    await showDial(page, 'Back in time', 'What a turn redraws');
+    await page
+      .getByRole('radiogroup', { name: 'What a turn redraws' })
+      .getByRole('radio', { name: 'New columns' })
+      .click();
+    await showDial(page, 'Gain', 'Gain');
+    await setDial(page, 'dial-gain', 12);
+    await expect(page.getByTestId('dial-gain-value')).toContainText('12');
+    // No column has come since the turn.
+    expect((await pictureSum(page)).sum).toBe(then);
+    await showDial(page, 'Back in time', 'Back in time');
+    await setDial(page, 'dial-time', 64);
+    await pictureDrawn(page, then);
+    const inkedAt = (part: number) =>
+      page.getByTestId('echo-picture').evaluate((node, share) => {
+        const canvas = node as HTMLCanvasElement;
+        const x = Math.floor(share * canvas.width);
+        const { data } = canvas
+          .getContext('2d')!
+          .getImageData(x, 0, Math.floor(0.05 * canvas.width), canvas.height);
+        let inked = 0;
+        for (let i = 0; i < data.length; i += 4) if (data[i] !== data[0]) inked++;
+        return inked;
+      }, part);
+    // What came after the turn is louder than what stood before it.
+    expect(await inkedAt(0.95)).toBeGreaterThan(1.2 * (await inkedAt(0.85)));
+  },
+);

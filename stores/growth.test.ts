@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ENTRY_FORMAT, openText, type Format } from '@/core/formats';
 import { DECK } from './deck';
+import { PASS } from './pass';
 import { PLAN } from './plan';
 import { PREFERENCES } from './preferences';
 
@@ -10,6 +11,8 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['plan-picture.json', PLAN.format as Format<unknown>],
   ['preferences-palettes.json', PREFERENCES.format as Format<unknown>],
   ['deck-first.json', DECK.format as Format<unknown>],
+  ['bench-dials.json', PASS.format as Format<unknown>],
+  ['bench-steered.json', PASS.format as Format<unknown>],
   ['entry-units.json', ENTRY_FORMAT as Format<unknown>],
 ];
 

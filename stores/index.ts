@@ -47,6 +47,7 @@ export {
   otherWater,
   PICTURES,
   prepareLook,
+  redrawNewOnly,
   passKeyOf,
   passScreen,
   passStore,

@@ -3,6 +3,7 @@ import { createStore } from 'zustand/vanilla';
 import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/bench/passSource';
 import { DONE, issueSentence, refused, type Migration, type Result } from '@/core/formats';
+import type { Earlier } from '@/workers';
 import { trapLesson, type Trap } from '@/core/bench/traps';
 import type { WaterExtras, Way } from '@/core/scene/choices';
 import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
@@ -25,6 +26,9 @@ export interface PassState {
   /** Beam of the other picture; null = one of the other kind. Whether it stands before the one under the dials. */
   otherFaceId: string | null;
   otherFirst: boolean;
+  /** Whether a turn redraws the whole picture, or, as a unit does, what comes from then on; and how it was set before, then. */
+  newColumnsOnly: boolean;
+  earlier: readonly Earlier[];
   /** Two ways to set the same pings: which is shown, and the other; null when none are held against each other. */
   compared: { shown: Bank; other: Settings; side: CompareSide } | null;
   /** The lesson the bench was set up for, until its two ways are no longer held against each other. */
@@ -43,6 +47,8 @@ export type Pictures = (typeof PICTURES)[number];
 
 /** Most turns that can be taken back. */
 const MOST_PAST = 50;
+/** Most earlier settings whose columns are kept. */
+const MOST_EARLIER = 6;
 /** Turns of one dial that follow each other so soon are one turn, ms. */
 const ONE_TURN_MS = 1000;
 
@@ -56,6 +62,8 @@ export const passStore = createStore<PassState>(() => ({
   nowS: null,
   playing: false,
   past: [],
+  newColumnsOnly: false,
+  earlier: [],
   compared: null,
   trap: null,
   pictures: null,
@@ -76,9 +84,19 @@ export function changeSettings(change: Partial<Settings>): void {
   // A palette follows the light, and is kept by it.
   const counts = what !== 'palette';
   if (counts) lastTurn = { what, atMs };
+  const { newColumnsOnly, earlier, nowS } = passStore.getState();
+  // At its end a pass has no columns to come.
+  const keeps = newColumnsOnly && counts && nowS !== null;
   passStore.setState({
     settings: result.output,
     ...(counts && !goesOn ? { past: [...past, settings].slice(-MOST_PAST) } : {}),
+    ...(keeps
+      ? {
+          earlier: [...earlier.filter((e) => e.untilS < nowS), { settings, untilS: nowS }].slice(
+            -MOST_EARLIER,
+          ),
+        }
+      : {}),
   });
 }
 
@@ -201,6 +219,10 @@ export function prepareLook(faceId: string): void {
   passStore.setState({ looks: { ...state.looks, [faceId]: firstLook(state, faceId) } });
 }
 
+/** Chooses what a turn of a dial redraws. */
+export const redrawNewOnly = (newColumnsOnly: boolean): void =>
+  passStore.setState({ newColumnsOnly, earlier: [] });
+
 export const setNow = (nowS: number | null): void => passStore.setState({ nowS });
 export const setPlaying = (playing: boolean): void => passStore.setState({ playing });
 
@@ -213,6 +235,7 @@ export const takeToBench = (pass: PassSpec, settings: Settings): void =>
     nowS: null,
     playing: false,
     past: [],
+    earlier: [],
     compared: null,
     trap: null,
   });
@@ -253,7 +276,7 @@ export function changeWater(brief: Partial<Brief>, more: WaterExtras, from: Brie
     steering: undefined,
   });
   if (!result.success) return refused(issueSentence(result.issues));
-  passStore.setState({ pass: { ...pass, source: result.output }, nowS: null, playing: false });
+  passStore.setState({ pass: { ...pass, source: result.output }, nowS: null, playing: false, earlier: [] });
   return DONE;
 }
 

@@ -57,6 +57,7 @@ export async function drawView(
   settings: Settings = passStore.getState().settings,
   nowS: number | null = passStore.getState().nowS,
   outlines: DrawTask['outlines'] = null,
+  earlier: DrawTask['earlier'] = [],
 ): Promise<void> {
   const { pass } = passStore.getState();
   const key = passKey(pass);
@@ -74,7 +75,7 @@ export async function drawView(
     (onStage) =>
       withRecording(pass, () =>
         draw(
-          { kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS, outlines },
+          { kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS, outlines, earlier },
           laneOf(name),
           onStage,
         ),

@@ -3,6 +3,7 @@ export { TaskFailed, type WorkerClient } from './client';
 export type {
   DrawResult,
   DrawTask,
+  Earlier,
   MiniatureTask,
   PassFacts,
   TuningTask,

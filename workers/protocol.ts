@@ -25,6 +25,12 @@ export interface PassFacts {
   deepestM: number;
 }
 
+/** Settings that drew what came up to a time, s into the pass. */
+export interface Earlier {
+  settings: Settings;
+  untilS: number;
+}
+
 export interface DrawTask {
   kind: 'draw';
   pass: PassSpec;
@@ -34,6 +40,8 @@ export interface DrawTask {
   nowS: number | null;
   /** Another beam whose marks are outlined on the picture, and in which colour, 0xAABBGGRR; null for none. */
   outlines: { settings: Settings; rgba: number } | null;
+  /** How it was set before, each until a time, s, earliest first: a unit leaves the columns it has drawn as they are. */
+  earlier: readonly Earlier[];
 }
 
 export interface ReadTask {

@@ -32,6 +32,7 @@ export { chartPosition, columnPings, pingAt, timeOfColumn, type Columns } from '
 export { lockedSpan, windowOf, windowSpan } from './window';
 export { colourScale, levelOf, stepOf, type ColourScale } from './colourScale';
 export { drawPicture, newDesk, type Desk, type Picture } from './draw';
+export { keepColumns } from './keepColumns';
 export { outlineMarks } from './outlineMarks';
 export { fromUnit, toUnit, UNIT_CONTROLS, type UnitControl } from './unitScale';
 export {

@@ -9,6 +9,7 @@ import {
   hasStart,
   holdInPlan,
   passStore,
+  redrawNewOnly,
   setNow,
   showFace,
   startCompare,
@@ -47,13 +48,15 @@ const groupName = (group: DialGroup, unit: Named): string =>
 const dialName = (name: DialName, unit: Named): string =>
   name === 'time'
     ? 'Back in time'
-    : name === 'way'
-      ? 'Way of the boat'
-      : name === 'pictures'
-        ? 'Pictures'
-        : isChoice(name)
-          ? CHOICES[name].label
-          : controlName(name as NamedControl, unit);
+    : name === 'redraw'
+      ? 'What a turn redraws'
+      : name === 'way'
+        ? 'Way of the boat'
+        : name === 'pictures'
+          ? 'Pictures'
+          : isChoice(name)
+            ? CHOICES[name].label
+            : controlName(name as NamedControl, unit);
 
 /** A range beyond twice the bed shows nothing more; but shallow water may be looked at as deep water is. */
 const LEAST_DEEPEST_M = 30;
@@ -73,6 +76,21 @@ function TimeDial() {
       step={1}
       show={(x) => `${clock(x)} of ${clock(end)}`}
       onChange={(x) => setNow(x >= Math.floor(end) ? null : x)}
+    />
+  );
+}
+
+function RedrawDial() {
+  const newOnly = useStore(passStore, (s) => s.newColumnsOnly);
+  return (
+    <Chips
+      label="What a turn redraws"
+      value={newOnly ? 'new' : 'all'}
+      options={[
+        { value: 'all', label: 'The whole picture' },
+        { value: 'new', label: 'New columns only, as a unit does' },
+      ]}
+      onChange={(what) => redrawNewOnly(what === 'new')}
     />
   );
 }
@@ -117,6 +135,8 @@ function OneDial({ name }: { name: DialName }) {
       return <TimeDial />;
     case 'beam':
       return <BeamChips />;
+    case 'redraw':
+      return <RedrawDial />;
     case 'way':
       return <WayDial />;
     case 'pictures':

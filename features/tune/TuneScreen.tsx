@@ -74,9 +74,15 @@ function Head({ wide, onWater, onWrong }: { wide: boolean; onWater: () => void; 
 
 /** Draws the bench's pictures whenever what they show has changed. */
 function useTuneViews(): void {
-  const { settings, nowS, playing, pass } = useStore(
+  const { settings, nowS, playing, pass, earlier } = useStore(
     passStore,
-    useShallow((s) => ({ settings: s.settings, nowS: s.nowS, playing: s.playing, pass: s.pass })),
+    useShallow((s) => ({
+      settings: s.settings,
+      nowS: s.nowS,
+      playing: s.playing,
+      pass: s.pass,
+      earlier: s.earlier,
+    })),
   );
   const { pictures, other } = useShownPictures();
   const { buoy } = useTones();
@@ -90,13 +96,13 @@ function useTuneViews(): void {
   useEffect(() => (two ? openView('tune-second') : undefined), [two]);
   usePlay(() =>
     Promise.all([
-      drawView('tune', undefined, undefined, outlines),
+      drawView('tune', undefined, undefined, outlines, passStore.getState().earlier),
       ...(second ? [drawView('tune-second', second)] : []),
     ]),
   );
   useEffect(() => {
-    if (!playing) void drawView('tune', settings, nowS, outlines);
-  }, [settings, nowS, playing, pass, outlines]);
+    if (!playing) void drawView('tune', settings, nowS, outlines, earlier);
+  }, [settings, nowS, playing, pass, outlines, earlier]);
   useEffect(() => {
     if (!playing && second) void drawView('tune-second', second, nowS);
   }, [second, nowS, playing, pass]);

@@ -2,7 +2,7 @@ import type { ControlName } from '@/core/picture';
 import type { Choice } from './ChoiceDial';
 
 /** Dials that are made by hand rather than out of the table of controls. */
-export type OwnDial = 'beam' | 'pictures' | 'palette' | 'time' | 'way';
+export type OwnDial = 'beam' | 'pictures' | 'palette' | 'time' | 'redraw' | 'way';
 export type DialName = ControlName | Choice | OwnDial;
 
 /** Dials in the order a practitioner turns them, by what they are for; a group goes by its first. */
@@ -15,7 +15,7 @@ export const DIAL_GROUPS = {
   noiseRejection: ['noiseRejection', 'otherSounders', 'topWater', 'averaging'],
   chartSpeed: ['chartSpeed', 'chartSync', 'between'],
   way: ['way'],
-  time: ['time'],
+  time: ['time', 'redraw'],
 } as const satisfies Record<string, readonly DialName[]>;
 
 export type DialGroup = keyof typeof DIAL_GROUPS;

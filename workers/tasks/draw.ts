@@ -1,4 +1,4 @@
-import { drawPicture, newDesk, outlineMarks, type Picture } from '@/core/picture';
+import { drawPicture, keepColumns, newDesk, outlineMarks, type Picture } from '@/core/picture';
 import type { DrawTask, Stage } from '../protocol';
 import type { Answer } from './answer';
 import { passFor } from './passes';
@@ -22,7 +22,7 @@ export const pictureBuffers = ({ pixels, steps, liveColumn, topM, bedM, timeS }:
   [pixels, steps, liveColumn, topM, bedM, timeS].map((array) => array.buffer as ArrayBuffer);
 
 export function draw(
-  { pass, settings, screen, nowS, outlines }: DrawTask,
+  { pass, settings, screen, nowS, outlines, earlier }: DrawTask,
   tell: (stage: Stage) => void,
 ): Answer {
   const { key, recording, facts, sounded } = passFor(pass, settings, tell);
@@ -31,6 +31,11 @@ export function draw(
   const drawn = (from: typeof recording, own: string, by: typeof settings): Picture =>
     drawPicture(from, by, screen, nowS ?? facts.durationS, deskFor(own));
   const picture = drawn(recording, key, settings);
+  // Latest first: what an earlier setting drew ends where the one before it does.
+  for (const way of [...earlier].reverse()) {
+    const from = passFor(pass, way.settings, tell);
+    keepColumns(picture, drawn(from.recording, from.key, way.settings), way.untilS);
+  }
   if (other) outlineMarks(picture, drawn(other.recording, other.key, other.settings), other.rgba);
   return { result: { kind: 'draw', picture, facts, sounded }, transfer: pictureBuffers(picture) };
 }
