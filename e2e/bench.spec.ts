@@ -267,3 +267,12 @@ test(
     expect(await inkedAt(0.95)).toBeGreaterThan(1.2 * (await inkedAt(0.85)));
   },
 );
+
+test('on deck a complaint stands in large words alone', { tag: '@once' }, async ({ page }) => {
+  await open(page, '/deck?demo');
+  await page.getByTestId('deck-wrong').click();
+  await page.getByTestId('symptom-search').fill('interference');
+  await page.getByTestId('symptom-dashes').click();
+  await expect(page.getByTestId('complaint-words')).toContainText('Turn the filter for other sounders up');
+  await expectAccessible(page);
+});

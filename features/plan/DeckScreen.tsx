@@ -7,6 +7,8 @@ import { clearTicks, deckStore, openDeckPhase, openPhase, planStore, tickLine, t
 import { Button, Chips, Icon, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { PHASE_WORDS } from '../words/brief';
+import { ComplaintSheet } from '../complaints/ComplaintSheet';
+import { ComplaintWords } from '../complaints/ComplaintWords';
 import { deckPages, type DeckLine } from './deckPages';
 import { useOwnUnit, usePlan } from './usePlan';
 import { useSpeed } from './useSpeed';
@@ -65,6 +67,7 @@ export function DeckScreen() {
     () => deckPages(name, { setup, slice }, all ? null : before, units, own),
     [name, setup, slice, before, all, units, own],
   );
+  const [wrong, setWrong] = useState(false);
   const count = Math.max(1, pages.length);
   const page = Math.min(places[name] ?? 0, count - 1);
   const step = (by: number): void => turnPage(name, Math.min(count - 1, Math.max(0, page + by)));
@@ -152,6 +155,7 @@ export function DeckScreen() {
             onPress={() => setAll(!all)}
           />
         )}
+        <Button tone="quiet" label="What is wrong?" onPress={() => setWrong(true)} testID="deck-wrong" />
         <Button tone="quiet" label="Clear ticks" onPress={clearTicks} disabled={ticks.length === 0} />
         <Button
           tone="quiet"
@@ -160,6 +164,11 @@ export function DeckScreen() {
         />
         <Button tone="quiet" label="Back to the plan" onPress={() => router.push('/plan')} />
       </View>
+      <ComplaintSheet
+        open={wrong}
+        onClose={() => setWrong(false)}
+        one={(symptom, onBack) => <ComplaintWords symptom={symptom} onBack={onBack} />}
+      />
       <Text faint kind="small">
         {awake ? 'The screen stays on. ' : 'Your browser may turn the screen off. '}
         {speed === null ? '' : `${units.show('speed', speed)}. `}

@@ -1,14 +1,15 @@
 import { useEffect, useState } from 'react';
-import { Pressable, StyleSheet, TextInput, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { REMEDIES, remedied, SYMPTOMS, type Symptom } from '@/core/bench/symptoms/symptom';
+import { REMEDIES, remedied, type Symptom } from '@/core/bench/symptoms/symptom';
 import type { SymptomCase } from '@/core/bench/symptoms/symptomCase';
 import type { Picture } from '@/core/picture';
 import { changeSettings, notify, passStore, startOfBench, takeToBench } from '@/stores';
-import { Button, PixelPicture, Sheet, Text, TOUCH_PX, useTones, useWide } from '@/ui';
+import { Button, PixelPicture, Text, useTones, useWide } from '@/ui';
 import { sideWorker } from '@/workers';
+import { ComplaintSheet } from '../complaints/ComplaintSheet';
 import { usePalette } from '../usePalette';
-import { findSymptoms, SYMPTOM_WORDS } from '../words/symptoms';
+import { SYMPTOM_WORDS } from '../words/symptoms';
 
 interface Seen {
   shown: SymptomCase;
@@ -133,59 +134,20 @@ function OneSymptom({
   );
 }
 
-/** What is wrong with my picture: complaints to pick or to type, each with what mends it. */
-export function SymptomSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const tones = useTones();
-  const [typed, setTyped] = useState('');
-  const [chosen, setChosen] = useState<Symptom | null>(null);
-  const found = findSymptoms(typed, SYMPTOMS);
-  const close = (): void => {
-    setChosen(null);
-    onClose();
-  };
-  return (
-    <Sheet title="What is wrong?" open={open} onClose={close}>
-      {chosen ? (
-        <OneSymptom key={chosen} symptom={chosen} onBack={() => setChosen(null)} onDone={close} />
-      ) : (
-        <>
-          <TextInput
-            value={typed}
-            onChangeText={setTyped}
-            placeholder="Type what you see, or a dial"
-            placeholderTextColor={tones.faint}
-            aria-label="What you see"
-            style={[styles.search, { borderColor: tones.faint, color: tones.ink }]}
-            testID="symptom-search"
-          />
-          {found.length === 0 && (
-            <Text faint>Nothing fits these words. Try fewer, or pick from the list.</Text>
-          )}
-          <View role="list" aria-label="Complaints">
-            {(found.length > 0 ? found : SYMPTOMS).map((symptom) => (
-              <View key={symptom} role="listitem">
-                <Pressable
-                  role="button"
-                  onPress={() => setChosen(symptom)}
-                  style={[styles.complaint, { borderTopColor: tones.rule }]}
-                  testID={`symptom-${symptom}`}
-                >
-                  <Text>{SYMPTOM_WORDS[symptom].complaint}</Text>
-                </Pressable>
-              </View>
-            ))}
-          </View>
-        </>
-      )}
-    </Sheet>
-  );
-}
+/** What is wrong with my picture: each complaint drawn on this boat, with what mends it. */
+export const SymptomSheet = ({ open, onClose }: { open: boolean; onClose: () => void }) => (
+  <ComplaintSheet
+    open={open}
+    onClose={onClose}
+    one={(symptom, onBack, onDone) => (
+      <OneSymptom key={symptom} symptom={symptom} onBack={onBack} onDone={onDone} />
+    )}
+  />
+);
 
 const styles = StyleSheet.create({
   one: { gap: 10 },
   row: { flexDirection: 'row', gap: 10, flexWrap: 'wrap' },
   shown: { gap: 4 },
   move: { borderLeftWidth: 3, paddingLeft: 10, gap: 4 },
-  search: { borderWidth: 1, borderRadius: 4, minHeight: TOUCH_PX, paddingHorizontal: 12, fontSize: 18 },
-  complaint: { borderTopWidth: 1, minHeight: TOUCH_PX, justifyContent: 'center' },
 });
