@@ -22,6 +22,8 @@ const sandboxInjectedGlobals = [
 ];
 
 module.exports = {
+  // Machines are shared: a test waits for its server or worker as long as that takes.
+  testTimeout: 60_000,
   projects: [
     {
       displayName: 'core',

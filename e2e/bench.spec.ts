@@ -216,6 +216,7 @@ test(
     await page.goto(link);
     await page.getByTestId('open-linked').click();
     await expect(page.getByTestId('dial-gain-value')).toContainText('3');
+    await expectStored(page, 'bench', /"gainDb":3,/);
     for (const bad of [
       `${link.slice(0, -30)}`,
       link.replace('#bench=', '#bench=AAAA'),

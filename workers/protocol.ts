@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/advice';
+import type { AutomaticMarks } from '@/core/bench/automaticMarks';
 import type { Cutaway } from '@/core/bench/cutaway';
 import type { Judged } from '@/core/bench/judgedPicture';
 import type { MountFault } from '@/core/bench/mountFaults';
@@ -97,6 +98,15 @@ export interface CutawayTask {
   rangeM: number | null;
 }
 
+/** What a simple rule calls fish on a picture, held against the true water. */
+export interface AutomaticMarksTask {
+  kind: 'automatic-marks';
+  pass: PassSpec;
+  settings: Settings;
+  screen: { rows: number; columns: number };
+  nowS: number | null;
+}
+
 /** The named scenes there are. */
 export interface ScenesTask {
   kind: 'scenes';
@@ -129,6 +139,7 @@ export type Task =
   | TuningTask
   | SymptomTask
   | CutawayTask
+  | AutomaticMarksTask
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
@@ -181,6 +192,11 @@ export interface CutawayResult {
   cutaway: Cutaway;
 }
 
+export interface AutomaticMarksResult {
+  kind: 'automatic-marks';
+  marks: AutomaticMarks;
+}
+
 export interface ScenesResult {
   kind: 'scenes';
   scenes: { id: string; title: string; teaches: string; topics: readonly Topic[] }[];
@@ -210,6 +226,7 @@ export type Result =
   | TuningResult
   | SymptomResult
   | CutawayResult
+  | AutomaticMarksResult
   | ScenesResult
   | HoldResult
   | OpenRecordingResult

@@ -34,3 +34,4 @@ export {
   type EchoMaker,
 } from './cutaway';
 export { TRAPS, trapLesson, type Trap, type TrapLesson } from './traps';
+export { automaticMarks, type AutomaticMarks, type MarkRing } from './automaticMarks';

@@ -20,6 +20,7 @@ export const TRAPS = [
   'tilted-mount',
   'range-and-size',
   'first-colour',
+  'automatic-marks',
 ] as const;
 export type Trap = (typeof TRAPS)[number];
 
@@ -143,5 +144,9 @@ export function trapLesson(trap: Trap, rig: Rig): TrapLesson {
       return lesson(water(WATER), start, { rangeM: 2 * start.rangeM, lookNoDeeperM: null });
     case 'first-colour':
       return lesson(water(WATER), start, { firstColourDb: Math.min(30, start.firstColourDb + 12) });
+    case 'automatic-marks':
+      return lesson(water(WATER, { more: { upwelling: true, drifting: 40 } }), start, {
+        gainDb: Math.min(40, start.gainDb + 6),
+      });
   }
 }

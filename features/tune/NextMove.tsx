@@ -18,7 +18,7 @@ import {
 } from '@/stores';
 import { Button, IconButton, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
-import { judgedWords, moveCost, moveReason, moveWords } from '../words/moves';
+import { followsTurn, judgedWords, moveCost, moveReason, moveWords } from '../words/moves';
 
 /** A picture is judged once its dials have rested so long, ms. */
 const AT_REST_MS = 700;
@@ -74,9 +74,13 @@ export function NextMove() {
   const unit = useStore(passStore, (s) => unitOf(s.pass.rig));
   const { next, walk, asking } = useStore(tuningStore);
   const [why, setWhy] = useState(false);
-  if (walk) return <Walk />;
   const move = next?.moves[0];
   const cost = move && moveCost(move);
+  const follows = useStore(
+    passStore,
+    (s) => move !== undefined && followsTurn(move, s.past.at(-1) ?? null, s.settings),
+  );
+  if (walk) return <Walk />;
   return (
     <View>
       <View style={styles.row} testID="next-move">
@@ -91,7 +95,7 @@ export function NextMove() {
               testID="why-move"
             >
               <Text kind="small" bold>
-                Next: {moveWords(move, unit, units)}
+                {follows ? 'Your last turn asks for' : 'Next'}: {moveWords(move, unit, units)}
               </Text>
               <Text kind="small" style={{ color: tones.water }}>
                 {moveReason(move)} {why ? '▴' : '▾'}

@@ -11,11 +11,13 @@ import {
   setPlaying,
   showBank,
   showFace,
+  tuningStore,
   viewOf,
   viewStore,
 } from '@/stores';
 import { depthScale, EchoCanvas, PictureTouch, Text, useTones, type PicturePoint } from '@/ui';
 import { useUnits } from '../units';
+import { AutomaticMarks } from './AutomaticMarks';
 import { Cursor } from './Cursor';
 import { LevelLine } from './LevelLine';
 import { pointAt } from './cursorStore';
@@ -79,19 +81,29 @@ export const TunePicture = memo(function TunePicture({ view, faceId, palette, ch
   const depthWords = useCallback((depthM: number) => show('depth', depthM), [show]);
   const onPainted = useCallback(painted, []);
   const dragFrom = useRef(0);
+  const ringed = useStore(passStore, (s) => s.trap === 'automatic-marks') && view === 'tune' && !wiped;
   const name = `${face}, ${shown}`;
+  const fish = useStore(tuningStore, (s) => (view === 'tune' ? (s.next?.now.fish ?? null) : null));
+  const bedM = picture?.bedM.at(-1) ?? NaN;
+  // What is in it, for who cannot see it.
+  const inIt = [
+    title,
+    bedM > 0 ? `Bed at ${show('depth', bedM)} at the right edge` : 'No bed at the right edge',
+    fish === null ? '' : fish === 0 ? 'The reader finds no fish' : `The reader finds ${fish} fish`,
+  ].filter((words) => words !== '');
   return (
     <EchoCanvas
       picture={picture}
       palette={palette}
       scale={scale}
-      label={`Echo picture, ${name}. ${title}`}
+      label={`Echo picture, ${name}. ${inIt.join('. ')}`}
       depthWords={depthWords}
       onPainted={onPainted}
       {...(view === 'tune' ? {} : { testID: 'echo-picture-second', magnifier: false })}
       overlay={(size) =>
         picture && (
           <>
+            {ringed && <AutomaticMarks size={size} />}
             {wiped && <Wipe size={size} />}
             <LevelLine picture={picture} size={size} />
             <Cursor picture={picture} size={size} />

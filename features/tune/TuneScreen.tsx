@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { packedColour } from '@/core/picture';
@@ -128,6 +128,9 @@ function Note() {
   );
 }
 
+/** Screens less high show no words under the picture, px. */
+const LEAST_ROOMY_PX = 560;
+
 /** On the water: one picture, one dial under the thumb. */
 export function TuneScreen() {
   const tones = useTones();
@@ -139,7 +142,9 @@ export function TuneScreen() {
   const cutaway = useStore(cursorStore, (s) => s.cutaway);
   // A phone shows the cutaway in the place of what is said about the picture.
   const comparing = useStore(passStore, (s) => s.compared !== null);
-  const roomy = wide || (!cutaway && !comparing);
+  const { height } = useWindowDimensions();
+  // A phone on its side has room for the picture only.
+  const roomy = height >= LEAST_ROOMY_PX && (wide || (!cutaway && !comparing));
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
       <Head wide={wide} onWater={openWater} onWrong={openWrong} />

@@ -1,7 +1,8 @@
 import { SYMPTOMS } from '@/core/bench/symptoms/symptom';
 import { TRAPS } from '@/core/bench/traps';
+import { PLAIN_SETTINGS } from '@/core/picture';
 import { GENERIC_RIG, unitOf } from '@/core/rig';
-import { moveCost, moveReason, moveWords } from './moves';
+import { followsTurn, moveCost, moveReason, moveWords } from './moves';
 import { findSymptoms, SYMPTOM_WORDS } from './symptoms';
 import { TRAP_WORDS } from './traps';
 
@@ -69,5 +70,12 @@ describe('a move', () => {
       'Fewer specks look like fish',
     );
     expect(moveCost({ before: judged, after: judged })).toBeNull();
+  });
+  it('is said to follow a turn that unsettled the gain', () => {
+    const now = { ...PLAIN_SETTINGS, power: 'low' as const };
+    expect(followsTurn({ change: { gainDb: 4 } }, PLAIN_SETTINGS, now)).toBe(true);
+    expect(followsTurn({ change: { noiseRejection: 0 } }, PLAIN_SETTINGS, now)).toBe(false);
+    expect(followsTurn({ change: { gainDb: 4 } }, now, now)).toBe(false);
+    expect(followsTurn({ change: { gainDb: 4 } }, null, now)).toBe(false);
   });
 });

@@ -61,3 +61,17 @@ export function moveCost({ before, after }: Pick<Move, 'before' | 'after'>): str
   if (before.bedRoom - after.bedRoom >= BED) return 'the bed shows less of hard and soft';
   return null;
 }
+
+/** Turns that unsettle the gain or the colours, which then want setting again. */
+const UNSETTLING: readonly (keyof Settings)[] = ['power', 'tvg', 'faceId', 'gainMode', 'bedRamp', 'rangeM'];
+const UNSETTLED: readonly (keyof Settings)[] = ['gainDb', 'firstColourDb', 'colourSpreadDb'];
+
+/** Whether a move only puts right what the last turn has unsettled. @param before settings before that turn, null for none */
+export const followsTurn = (
+  { change }: Pick<Move, 'change'>,
+  before: Settings | null,
+  now: Settings,
+): boolean =>
+  before !== null &&
+  UNSETTLING.some((name) => before[name] !== now[name]) &&
+  UNSETTLED.some((name) => change[name] !== undefined);

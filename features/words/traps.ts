@@ -93,4 +93,10 @@ export const TRAP_WORDS: Record<Trap, TrapWords> = {
     b: 'First colour high: clean water, weak fish gone.',
     learn: 'Leave a few specks. They prove that weak echoes can show.',
   },
+  'automatic-marks': {
+    title: 'Automatic fish marks',
+    a: 'A simple rule rings what it calls fish.',
+    b: 'A little more gain, and the same rule rings much more.',
+    learn: 'This app draws no such rings. Shape, place and time tell more than a rule.',
+  },
 };

@@ -19,7 +19,8 @@ export interface SymptomSigns {
   picture: Picture;
   settings: Settings;
   recording: Recording;
-  reading: Reading;
+  /** May be worked out when it is first looked at. */
+  readonly reading: Reading;
   rig: Rig;
 }
 
@@ -102,12 +103,12 @@ const speedOf = ({ recording }: SymptomSigns): number =>
 
 /** Whether a picture and its pings have a symptom. @throws RangeError for a face the rig has not */
 export function hasSymptom(symptom: Symptom, signs: SymptomSigns): boolean {
-  const { picture, settings, reading, rig, recording } = signs;
+  const { picture, settings, rig, recording } = signs;
   const fault = FAULTS[symptom];
   if (fault) return findFaults(picture, settings).some((f) => f.name === fault);
   switch (symptom) {
     case 'second-bed':
-      return reading.named.some((n) => n.kind === 'false-bed');
+      return signs.reading.named.some((n) => n.kind === 'false-bed');
     case 'bed-lost':
       return bedAstray(signs);
     case 'fish-tiny':
@@ -118,27 +119,27 @@ export function hasSymptom(symptom: Symptom, signs: SymptomSigns): boolean {
       return metresPerPixel(picture, speedOf(signs)).ratio > SQUEEZED;
     case 'only-lines': {
       const { timeS } = recording.stretches[0]!.navigation;
-      const long = reading.findings
+      const long = signs.reading.findings
         .filter((f) => f.kind === 'fish')
         .map((f) => timeS[f.toPing]! - timeS[f.fromPing]! >= LINE_S);
       return long.length > 0 && long.filter(Boolean).length > long.length / 2;
     }
     case 'half-arches':
-      return reading.missingLeg !== null;
+      return signs.reading.missingLeg !== null;
     case 'gone-at-speed':
       return noiseAbout(signs, 0.8, 1) - noiseAbout(signs, 0, 0.15) >= NOISE_RISE_DB;
     case 'size-changes':
       return gainChangeDb(signs) >= GAIN_CHANGE_DB;
     case 'straight-row':
-      return reading.named.some((n) => n.kind === 'own-gear');
+      return signs.reading.named.some((n) => n.kind === 'own-gear');
     case 'spikes-at-lure':
-      return reading.named.some((n) => n.kind === 'bubbles');
+      return signs.reading.named.some((n) => n.kind === 'bubbles');
     case 'lure-late': {
       const view = lureInView(faceOf(rig, settings.faceId), rig.mount, rig.positions.rod);
       return view === null || view.fromM >= UNSEEN_M;
     }
     case 'old-wood':
-      return reading.findings.every((f) => f.kind !== 'cover' || f.overBackgroundDb < WEAK_COVER_DB);
+      return signs.reading.findings.every((f) => f.kind !== 'cover' || f.overBackgroundDb < WEAK_COVER_DB);
     default: {
       const { antenna } = seenFrom(rig, settings.faceId).positions;
       return Math.hypot(antenna.x, antenna.y) >= APART_M;

@@ -1,5 +1,5 @@
 import { drawPicture, type Picture, type Settings } from '@/core/picture';
-import { readRecording } from '@/core/reading';
+import { readRecording, type Reading } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { screenOf, type Rig } from '@/core/rig';
 import { simulate } from '@/core/sounder';
@@ -31,8 +31,17 @@ function viewOf(
   const recording = recordingOf([simulate(soundingRequest(source, rig, settings))]);
   const screen = { rows: screenOf(rig).rows, columns: COLUMNS };
   const picture = drawPicture(recording, settings, screen, durationOf(recording));
-  const reading = readRecording(recording, settings.faceId);
-  return { picture, there: hasSymptom(symptom, { picture, settings, recording, reading, rig }) };
+  let reading: Reading | null = null;
+  const signs = {
+    picture,
+    settings,
+    recording,
+    rig,
+    get reading() {
+      return (reading ??= readRecording(recording, settings.faceId));
+    },
+  };
+  return { picture, there: hasSymptom(symptom, signs) };
 }
 
 /** A symptom on this boat before and after its remedy, and the case it comes from; `after` is null where nothing mends it. */
