@@ -12,7 +12,8 @@ export interface MarkRing {
 
 export interface AutomaticMarks {
   rings: MarkRing[];
-  /** Fish that show in the pings of the picture and have no ring. */
+  /** Fish that show in the pings of the picture, and those of them that have no ring. */
+  fish: number;
   missed: number;
 }
 
@@ -33,28 +34,39 @@ const columnAt = ({ timeS, columns }: Picture, t: number): number => {
  * What a rule as simple as "enough drawn cells in open water" calls fish, held against the true water: why marks are better read
  * than counted.
  */
-export function automaticMarks(picture: Picture, { visible }: CutawayPass): AutomaticMarks {
+export function automaticMarks(picture: Picture, { visible, track }: CutawayPass): AutomaticMarks {
   const { columns, rows, columnsFilled, timeS, topM, rowM } = picture;
   const first = timeS[columns - columnsFilled] ?? Infinity;
+  const last = timeS[columns - 1]!;
+  // Every cell a fish shows in: a leg of its mark is the fish as much as the top.
   const fish = visible
-    .filter(
-      (v) =>
-        v.pings.length >= LEAST_PINGS && v.nearestTimeS >= first && v.nearestTimeS <= timeS[columns - 1]!,
+    .filter((v) => v.pings.length >= LEAST_PINGS && v.nearestTimeS >= first && v.nearestTimeS <= last)
+    .map((v) =>
+      v.pings.flatMap((p, i) => {
+        const t = track.timeS[p]!;
+        if (t < first || t > last) return [];
+        const column = columnAt(picture, t);
+        const row = (v.rangeM[i]! - topM[column]!) / rowM;
+        return row >= 0 && row < rows ? [{ column, row }] : [];
+      }),
     )
-    .map((v) => {
-      const column = columnAt(picture, v.nearestTimeS);
-      return { column, row: (v.nearestRangeM - topM[column]!) / rowM };
-    })
-    .filter(({ row }) => row >= 0 && row < rows);
+    .filter((cells) => cells.length > 0);
   const rings = blobs(picture, LEAST_CELLS).map((b): Omit<MarkRing, 'right'> => ({
     column: (b.fromColumn + b.toColumn) / 2,
     row: (b.fromRow + b.toRow) / 2,
     radius: ROOM + Math.max(b.toColumn - b.fromColumn, b.toRow - b.fromRow) / 2,
   }));
-  const within = (ring: Omit<MarkRing, 'right'>, f: { column: number; row: number }): boolean =>
-    Math.abs(ring.column - f.column) <= ring.radius && Math.abs(ring.row - f.row) <= ring.radius;
+  const within = (
+    ring: Omit<MarkRing, 'right'>,
+    cells: readonly { column: number; row: number }[],
+  ): boolean =>
+    cells.some(
+      ({ column, row }) =>
+        Math.abs(ring.column - column) <= ring.radius && Math.abs(ring.row - row) <= ring.radius,
+    );
   return {
-    rings: rings.map((ring) => ({ ...ring, right: fish.some((f) => within(ring, f)) })),
-    missed: fish.filter((f) => !rings.some((ring) => within(ring, f))).length,
+    rings: rings.map((ring) => ({ ...ring, right: fish.some((cells) => within(ring, cells)) })),
+    fish: fish.length,
+    missed: fish.filter((cells) => !rings.some((ring) => within(ring, cells))).length,
   };
 }

@@ -98,8 +98,8 @@ export function faultMiniature(brief: Brief, rig: Rig, settings: Settings, fault
 /** Cells of a scene at a glance, and pings for it: enough to know it by. */
 const GLANCE = { rows: 72, columns: 150 };
 /** So few pings a pass show their noise large: what is drawn at a glance stands well over it, dB and neighbours. */
-const GLANCE_FIRST_COLOUR_DB = 12;
-const GLANCE_REJECTION = 3;
+const GLANCE_FIRST_COLOUR_DB = 6;
+const GLANCE_REJECTION = 1;
 
 /** All of a named scene in one small picture, by the boat's widest cone. @throws RangeError for a scene there is not */
 export function sceneMiniature(sceneId: string, rig: Rig, palette: PaletteName): Picture {

@@ -52,8 +52,8 @@ export function AutomaticMarks({ size }: { size: { width: number; height: number
       </Svg>
       <View style={[styles.count, { backgroundColor: tones.page }]} role="status" testID="automatic-marks">
         <Text kind="small">
-          {marks.rings.length} rings: {right} on fish, {marks.rings.length - right} false. {marks.missed} fish
-          missed.
+          {right} rings for {marks.fish - marks.missed} fish, {marks.rings.length - right} false rings,{' '}
+          {marks.missed} fish missed.
         </Text>
       </View>
     </View>
