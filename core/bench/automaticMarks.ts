@@ -1,4 +1,4 @@
-import { blobs, type Picture } from '@/core/picture';
+import { blobs, columnAt, type Picture } from '@/core/picture';
 import type { CutawayPass } from './cutaway';
 
 /** A ring a simple rule draws around what it calls a fish, in cells. */
@@ -22,13 +22,6 @@ const LEAST_CELLS = 12;
 /** Cells a ring stands off its mark, and the pings a fish must show in to be missed. */
 const ROOM = 4;
 const LEAST_PINGS = 4;
-
-/** First column at or after a time. */
-const columnAt = ({ timeS, columns }: Picture, t: number): number => {
-  let c = 0;
-  while (c < columns - 1 && timeS[c]! < t) c++;
-  return c;
-};
 
 /**
  * What a rule as simple as "enough drawn cells in open water" calls fish, held against the true water: why marks are better read

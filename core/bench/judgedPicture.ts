@@ -1,10 +1,10 @@
 import {
+  columnAt,
   drawPicture,
   newDesk,
   see,
   sightScore,
   type MarkPlace,
-  type Picture,
   type Settings,
   type SightFor,
   type Viewing,
@@ -56,18 +56,6 @@ export function targetsOf({ findings, bandM: [from, to] }: JudgedPass): FishFind
   const fish = findings.filter((f): f is FishFinding => f.kind === 'fish' && f.confidence >= SURE);
   const within = fish.filter((f) => f.rangeM >= from - ABOUT_M && f.rangeM <= to + ABOUT_M);
   return within.length > 0 ? within : fish;
-}
-
-/** First column at or after a time. */
-function columnAt({ timeS, columns, columnsFilled }: Picture, t: number): number {
-  let low = columns - columnsFilled;
-  let high = columns - 1;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (timeS[middle]! < t) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /**

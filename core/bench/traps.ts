@@ -1,7 +1,8 @@
 import { FIRST_BRIEF, sliceSetup, startSetup, USUAL_SPEED_MPS, type Brief } from '@/core/advice';
 import type { Settings } from '@/core/picture';
-import { unitOf, type Rig } from '@/core/rig';
+import type { Rig } from '@/core/rig';
 import type { SteeringCommand } from '@/core/scene';
+import { hastyRate, rockUnder } from './falseBedWater';
 import type { PassSource, PassSpec } from './passSource';
 
 /** Traps a practised hand has fallen into once. */
@@ -101,9 +102,8 @@ export function trapLesson(trap: Trap, rig: Rig): TrapLesson {
         chartSync: false,
       });
     case 'ping-rate': {
-      const rate = Math.min(24, unitOf(rig).fastestPingRate);
-      const toM = Math.min(80, 510 / rate);
-      const hard: Brief = { ...WATER, bed: 'rock', fromM: 0.2 * toM, fishToM: 0.4 * toM, toM };
+      const rate = hastyRate(rig);
+      const hard = rockUnder(rate, WATER);
       return lesson(water(hard), setFor(hard), { pingRate: rate });
     }
     case 'lure-enters':

@@ -86,6 +86,21 @@ export function columnPings(
   return { from, to, part, timeS: times };
 }
 
+/** First filled column of a picture at or after a time, s; its last where none is. */
+export function columnAt(
+  { timeS, columns, columnsFilled }: { timeS: Float64Array; columns: number; columnsFilled: number },
+  t: number,
+): number {
+  let low = columns - columnsFilled;
+  let high = columns - 1;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (timeS[middle]! < t) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /** Time a column stands for on a chart of steady speed, s. */
 export const timeOfColumn = (column: number, nowS: number, chartSpeed: number, columns: number): number =>
   nowS - (columns - 1 - column) / chartSpeed;

@@ -28,7 +28,7 @@ export { sampleGain, tailOffCut, timeVariedGain, topWaterCut } from './strength'
 export { averagePings, dropLonePings, filteredLevels } from './pingFilters';
 export { autoGain } from './autoGain';
 export { unitBed } from './unitBed';
-export { chartPosition, columnPings, pingAt, timeOfColumn, type Columns } from './columns';
+export { chartPosition, columnAt, columnPings, pingAt, timeOfColumn, type Columns } from './columns';
 export { lockedSpan, windowOf, windowSpan } from './window';
 export { colourScale, levelOf, stepOf, type ColourScale } from './colourScale';
 export { drawPicture, newDesk, type Desk, type Picture } from './draw';

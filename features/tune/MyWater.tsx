@@ -106,7 +106,7 @@ export function MyWater() {
         onChange={(x) => turn({ toM: depth.toSi(x), fishToM: null })}
       />
       <Choice
-        label="Lie of the ground"
+        label="Shape of the bed"
         value={more.ground}
         options={GROUNDS}
         words={(g) => GROUND_WORDS[g]}

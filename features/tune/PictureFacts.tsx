@@ -41,7 +41,9 @@ export function PictureFacts() {
       palette: s.settings.palette,
       spanM: windowSpan(s.settings),
       chartSpeed: s.settings.chartSpeed,
-      speedMps: s.pass.source.kind === 'brief' ? s.pass.source.brief.speedMps : 0,
+      // Steered, the boat goes at no one speed.
+      speedMps:
+        s.pass.source.kind === 'brief' && !s.pass.source.steering?.length ? s.pass.source.brief.speedMps : 0,
     })),
   );
   const pointed = useCursorWords();

@@ -95,8 +95,8 @@ function OneSymptom({
       {!seen && <Text faint>{problem ?? 'Drawing it as your boat would…'}</Text>}
       {seen && (
         <View style={styles.row}>
-          <Shown picture={seen.before} label="So it looks" />
-          {seen.after && <Shown picture={seen.after} label="Then it should" />}
+          <Shown picture={seen.before} label="How it looks" />
+          {seen.after && <Shown picture={seen.after} label="After the move" />}
         </View>
       )}
       <Text bold>Likely causes, in order</Text>
@@ -121,7 +121,7 @@ function OneSymptom({
           />
           {seen.after && seen.shown.after && (
             <Button
-              label="And mended"
+              label="Take the mended one"
               spoken="Take the mended picture to the bench"
               onPress={() => onBench(seen.shown.after!)}
               testID="show-mended"

@@ -1,19 +1,14 @@
-import type { Picture } from '@/core/picture';
+import { columnAt, type Picture } from '@/core/picture';
 import type { Cursor } from './cursorStore';
 
 /** The cell of a picture at a time and depth; null where it shows neither. */
 export function cellOf(picture: Picture, { timeS, depthM }: Cursor): { column: number; row: number } | null {
   const { timeS: times, columns, columnsFilled, topM, rowM, rows } = picture;
-  let low = columns - columnsFilled;
-  let high = columns - 1;
-  if (columnsFilled < 1 || timeS < times[low]! - 1 || timeS > times[high]! + 1) return null;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (times[middle]! < timeS) low = middle + 1;
-    else high = middle;
-  }
-  const row = Math.floor((depthM - topM[low]!) / rowM);
-  return row >= 0 && row < rows ? { column: low, row } : null;
+  if (columnsFilled < 1 || timeS < times[columns - columnsFilled]! - 1 || timeS > times[columns - 1]! + 1)
+    return null;
+  const column = columnAt(picture, timeS);
+  const row = Math.floor((depthM - topM[column]!) / rowM);
+  return row >= 0 && row < rows ? { column, row } : null;
 }
 
 /** What a place of a picture, in shares of its width and height, stands for. */

@@ -1,6 +1,7 @@
 import { FIRST_BRIEF, startSetup, USUAL_SPEED_MPS, type Brief } from '@/core/advice';
-import { LEVEL_MOUNT, unitOf, type Face, type Rig } from '@/core/rig';
+import { LEVEL_MOUNT, type Face, type Rig } from '@/core/rig';
 import type { Settings } from '@/core/picture';
+import { hastyRate, rockUnder } from '../falseBedWater';
 import type { PassSource, PassSpec } from '../passSource';
 import { REMEDIES, remedied, type Symptom } from './symptom';
 
@@ -26,12 +27,6 @@ const ROD_ASIDE_M = 2;
 /** Chart speeds that draw out and squeeze, columns a second. */
 const FAST_CHART = 40;
 const SLOW_CHART = 1;
-/** A ping rate whose late echoes fall into the water of a hard bed, 1/s. */
-const HASTY_PINGS = 24;
-const hastyRate = (rig: Rig): number => Math.min(HASTY_PINGS, unitOf(rig).fastestPingRate);
-/** Nominal sound speed, m/s; the second bed echo comes back late at about half the depth. */
-const SOUND_MPS = 1480;
-const LATE_AT = 0.55;
 const WINDY_MPS = 10;
 const OLD_YEARS = 12;
 /** Shallower than every fish of the water, m. */
@@ -52,12 +47,6 @@ const louder = (settings: Settings, byDb: number): Settings => ({
 const narrowest = (rig: Rig): Face => {
   const cones = rig.faces.filter((f) => f.beam.shape !== 'fan');
   return (cones.length > 0 ? cones : rig.faces).reduce((a, b) => (b.beam.alongRad < a.beam.alongRad ? b : a));
-};
-
-/** Rock so deep that its second echo, heard after the next ping, lies in the middle of the water. */
-const hardUnder = (pingRate: number): Brief => {
-  const toM = Math.min(80, SOUND_MPS / (2 * pingRate) / (2 - LATE_AT));
-  return { ...WATER, bed: 'rock', fromM: 0.2 * toM, fishToM: 0.4 * toM, toM };
 };
 
 /** A case over a brief's water, its remedy the symptom's own unless another pass mends it. */
@@ -131,7 +120,7 @@ export function symptomCase(symptom: Symptom, rig: Rig, louderDb = 0): SymptomCa
       return over(symptom, rig, { set: (s) => ({ ...louder(s, TOO_LOUD_DB), colourSpreadDb: 20 }) });
     case 'second-bed':
       return over(symptom, rig, {
-        brief: hardUnder(hastyRate(rig)),
+        brief: rockUnder(hastyRate(rig), WATER),
         set: (s) => ({ ...louder(s, 4), pingRate: hastyRate(rig) }),
       });
     case 'bed-lost':
