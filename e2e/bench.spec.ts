@@ -99,6 +99,63 @@ test(
 );
 
 test(
+  'a turn that unsettles the gain says so, and is set right and undone as one',
+  { tag: '@once' },
+  async ({ page }) => {
+    const start = await bench(page);
+    await showDial(page, 'Frequency', 'Power');
+    await page
+      .getByRole('radiogroup', { name: 'Power', exact: true })
+      .getByRole('radio', { name: 'Low' })
+      .click();
+    await pictureDrawn(page, start);
+    await expect(page.getByTestId('next-move')).toContainText('Power asks for: Gain');
+    await page.getByRole('button', { name: 'Do both as one turn' }).click();
+    await expectStored(page, 'bench', /"power":"low"/);
+    await page.getByRole('button', { name: 'Undo the last turn' }).click();
+    await expectStored(page, 'bench', /"power":"full"/);
+    await expect.poll(async () => (await pictureSum(page)).sum).toBe(start);
+  },
+);
+
+test(
+  'settings are kept by name for a phase, come back on other water, and go on to Read and the log',
+  { tag: '@once' },
+  async ({ page }) => {
+    const start = await bench(page);
+    await showDial(page, 'Gain', 'Gain');
+    await setDial(page, 'dial-gain', 9);
+    await pictureDrawn(page, start);
+    const save = page.getByRole('button', { name: 'Save or use these settings' });
+    await save.click();
+    await page.getByTestId('settings-name').fill('Loud');
+    await page
+      .getByRole('radiogroup', { name: 'Phase of the day' })
+      .getByRole('radio', { name: 'Drift' })
+      .click();
+    await page.getByTestId('keep-settings').click();
+    await expect(page.getByTestId('kept-settings-Loud')).toContainText('Loud · Drift');
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await setDial(page, 'dial-gain', 2);
+    await expectStored(page, 'bench', /"gainDb":2,/);
+    await page.reload();
+    await pictureDrawn(page);
+    await showDial(page, 'Gain', 'Gain');
+    await expect(page.getByTestId('dial-gain-value')).toContainText('2');
+    await save.click();
+    await page.getByRole('button', { name: 'Set the water on the bench as Loud says' }).click();
+    await expect(page.getByTestId('dial-gain-value')).toContainText('9');
+    await save.click();
+    await page.getByTestId('pass-to-log').click();
+    await expect(page.getByTestId('call')).toBeVisible();
+    await page.getByTestId('call').fill('Perch along the slope');
+    await page.getByTestId('keep').click();
+    await expect(page.getByText('Saved to the log.')).toBeVisible();
+  },
+);
+
+test(
   'a complaint is found by everyday words, drawn on this boat, and mended',
   { tag: '@once' },
   async ({ page }) => {
@@ -205,7 +262,7 @@ test(
         },
       });
     });
-    await page.getByRole('button', { name: 'Choose the water' }).click();
+    await page.getByRole('button', { name: 'Save or use these settings' }).click();
     await page.getByTestId('share-bench').click();
     await expect(page.getByText('The link is copied')).toBeVisible();
     const link = await page.evaluate(() => (window as unknown as { link: string }).link);

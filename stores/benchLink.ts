@@ -84,6 +84,7 @@ export const openBench = (kept: KeptPass): void =>
     nowS: null,
     playing: false,
     past: [],
+    unsettledBy: null,
     earlier: [],
     compared: null,
     trap: null,

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ENTRY_FORMAT, openText, type Format } from '@/core/formats';
 import { DECK } from './deck';
+import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
 import { PLAN } from './plan';
 import { PREFERENCES } from './preferences';
@@ -13,6 +14,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['deck-first.json', DECK.format as Format<unknown>],
   ['bench-dials.json', PASS.format as Format<unknown>],
   ['bench-steered.json', PASS.format as Format<unknown>],
+  ['settings-first.json', KEPT_SETTINGS.format as Format<unknown>],
   ['entry-units.json', ENTRY_FORMAT as Format<unknown>],
 ];
 

@@ -105,3 +105,13 @@ export {
 export { benchLink, benchText, openBench, readBenchLink, readBenchText } from './benchLink';
 export type { KeptPass } from './pass';
 export { holdInPlan } from './benchToPlan';
+export {
+  deleteKeptSettings,
+  fitsBench,
+  keepSettings,
+  keptSettingsStore,
+  openKeptSettings,
+  setAsKept,
+  type KeptSettings,
+  type SettingsPhase,
+} from './keptSettings';

@@ -5,6 +5,7 @@ import { DECK } from './deck';
 import type { KeptDocument } from './keeping/document';
 import { appKeeper } from './keeping/keeper';
 import { oldItems } from './keeping/splitOld';
+import { KEPT_SETTINGS } from './keptSettings';
 import { loadStores, OLD_LISTS } from './load';
 import { LOG } from './log';
 import { PASS } from './pass';
@@ -20,7 +21,7 @@ interface AnyCollection {
   format: typeof LOG.format;
   put: (items: never[]) => Promise<unknown>;
 }
-const COLLECTIONS = [LOG, PLANS, BOATS] as unknown as AnyCollection[];
+const COLLECTIONS = [LOG, PLANS, BOATS, KEPT_SETTINGS] as unknown as AnyCollection[];
 const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
 /** What was set aside is called, by where it lay. */
@@ -30,6 +31,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['plan', 'Present plan'],
   ['boats', 'Boat'],
   ['bench', 'Bench'],
+  ['settings', 'Saved settings'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

@@ -9,6 +9,7 @@ import { appKeeper, type Keeper } from './keeping/keeper';
 import { splitOld, type OldList } from './keeping/splitOld';
 import { keepingStore } from './keeping/status';
 import { StorageSilent } from './keeping/storage';
+import { KEPT_SETTINGS } from './keptSettings';
 import { LOG, logStore } from './log';
 import { notify } from './notices';
 import { PASS } from './pass';
@@ -102,6 +103,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
       );
     await collection.load();
   }
+  await KEPT_SETTINGS.load();
 }
 
 let going: Promise<void> | null = null;

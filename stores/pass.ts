@@ -4,6 +4,7 @@ import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/bench/passSource';
 import { DONE, issueSentence, refused, type Migration, type Result } from '@/core/formats';
 import type { Earlier } from '@/workers';
+import { unsettlingOf, type Unsettling } from '@/core/bench/unsettling';
 import { trapLesson, type Trap } from '@/core/bench/traps';
 import type { WaterExtras, Way } from '@/core/scene/choices';
 import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
@@ -21,6 +22,8 @@ export interface PassState {
   playing: boolean;
   /** Settings before each turn of a dial, newest last, for undo. */
   past: readonly Settings[];
+  /** The turn that has left gain and colours unsettled; null where the last turn has not. */
+  unsettledBy: Unsettling | null;
   /** How many pictures are shown; null = as many as the screen has room for. */
   pictures: Pictures | null;
   /** Beam of the other picture; null = one of the other kind. Whether it stands before the one under the dials. */
@@ -62,6 +65,7 @@ export const passStore = createStore<PassState>(() => ({
   nowS: null,
   playing: false,
   past: [],
+  unsettledBy: null,
   newColumnsOnly: false,
   earlier: [],
   compared: null,
@@ -73,14 +77,15 @@ export const passStore = createStore<PassState>(() => ({
 
 let lastTurn = { what: '', atMs: 0 };
 
-/** Turns a dial; a value the setting cannot take is not taken. */
-export function changeSettings(change: Partial<Settings>): void {
+/** Turns a dial; a value the setting cannot take is not taken. @param joins whether it is undone together with the last turn */
+export function changeSettings(change: Partial<Settings>, joins = false): void {
   const { settings, past } = passStore.getState();
   const result = v.safeParse(SettingsSchema, { ...settings, ...change });
   if (!result.success) return;
   const what = Object.keys(change).sort().join();
   const atMs = Date.now();
-  const goesOn = what === lastTurn.what && atMs - lastTurn.atMs < ONE_TURN_MS && past.length > 0;
+  const again = what === lastTurn.what && atMs - lastTurn.atMs < ONE_TURN_MS;
+  const goesOn = (again || joins) && past.length > 0;
   // A palette follows the light, and is kept by it.
   const counts = what !== 'palette';
   if (counts) lastTurn = { what, atMs };
@@ -89,6 +94,7 @@ export function changeSettings(change: Partial<Settings>): void {
   const keeps = newColumnsOnly && counts && nowS !== null;
   passStore.setState({
     settings: result.output,
+    ...(counts ? { unsettledBy: unsettlingOf(change) } : {}),
     ...(counts && !goesOn ? { past: [...past, settings].slice(-MOST_PAST) } : {}),
     ...(keeps
       ? {
@@ -109,7 +115,9 @@ export function undoTurn(): void {
   const at = past.findLastIndex((before) => JSON.stringify({ ...before, palette }) !== now);
   lastTurn = { what: '', atMs: 0 };
   passStore.setState(
-    at < 0 ? { past: [] } : { settings: { ...past[at]!, palette }, past: past.slice(0, at) },
+    at < 0
+      ? { past: [], unsettledBy: null }
+      : { settings: { ...past[at]!, palette }, past: past.slice(0, at), unsettledBy: null },
   );
 }
 
@@ -128,6 +136,7 @@ export function showBank(bank: Bank): void {
     settings: { ...compared.other, palette },
     compared: { ...compared, shown: bank, other: settings },
     past: [],
+    unsettledBy: null,
   });
 }
 
@@ -182,7 +191,8 @@ export function showFace(faceId: string): void {
     looks: { ...looks, [settings.faceId]: ownSettings(settings) },
     ...(isOther ? { otherFaceId: settings.faceId, otherFirst: !state.otherFirst } : {}),
   });
-  changeSettings({ ...(looks[faceId] ?? firstLook(state, faceId)), faceId });
+  const look = looks[faceId] ?? firstLook(state, faceId);
+  changeSettings({ ...look, faceId });
 }
 
 /** The beam of the other picture, out of those there are; null where there is but one. A cone and a slice go together. */
@@ -235,6 +245,7 @@ export const takeToBench = (pass: PassSpec, settings: Settings): void =>
     nowS: null,
     playing: false,
     past: [],
+    unsettledBy: null,
     earlier: [],
     compared: null,
     trap: null,
@@ -323,10 +334,11 @@ const withSource: Migration = (data) => {
   return { ...rest, source: { kind: 'brief', brief, seed, water: 1 } };
 };
 
+/** What a picture on the bench is made of. */
+export const BENCH_ENTRIES = { source: PassSourceSchema, rig: RigSchema, settings: SettingsSchema };
+
 const KeptPassSchema = v.object({
-  source: PassSourceSchema,
-  rig: RigSchema,
-  settings: SettingsSchema,
+  ...BENCH_ENTRIES,
   pictures: v.optional(v.nullable(v.picklist(PICTURES)), null),
   otherFaceId: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(40))), null),
 });

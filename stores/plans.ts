@@ -9,6 +9,7 @@ import {
   type Plan,
   type Result,
 } from '@/core/formats';
+import { freeName } from './freeName';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
@@ -39,15 +40,6 @@ export const PLANS = keepCollection<PlansState, Plan>(appKeeper, {
   withoutItem: ({ plans }, id) => ({ plans: plans.filter((p) => p.id !== id) }),
 });
 
-/** A name no kept plan has yet. */
-function freeName(name: string): string {
-  const taken = new Set(plansStore.getState().plans.map((p) => p.name));
-  if (!taken.has(name)) return name;
-  let n = 2;
-  while (taken.has(`${name} ${n}`)) n++;
-  return `${name} ${n}`;
-}
-
 /** The plan as it stands, under a name. */
 export function presentPlan(name: string): Plan {
   const { brief, rig, habits, holds } = planStore.getState();
@@ -62,7 +54,7 @@ export function keepPlan(plan: Plan): Result {
   const result = v.safeParse(PlanSchema, {
     ...plan,
     id: newId(),
-    name: freeName(plan.name.trim() || 'Plan').slice(0, 60),
+    name: freeName(plan.name.trim() || 'Plan', plans).slice(0, 60),
   });
   if (!result.success) return refused(issueSentence(result.issues));
   void PLANS.put([result.output]);
@@ -78,11 +70,12 @@ export function takeUpPlan({ name, id: _id, ...plan }: Plan): void {
 
 /** Gives a kept plan another name, one no other has. */
 export function renamePlan(id: string, name: string): Result {
-  const plan = plansStore.getState().plans.find((p) => p.id === id);
+  const { plans } = plansStore.getState();
+  const plan = plans.find((p) => p.id === id);
   const wanted = name.trim().slice(0, 60);
   if (!plan || wanted === plan.name) return DONE;
   if (wanted === '') return refused('Give the plan a name.');
-  void PLANS.put([{ ...plan, name: freeName(wanted) }]);
+  void PLANS.put([{ ...plan, name: freeName(wanted, plans) }]);
   return DONE;
 }
 

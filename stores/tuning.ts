@@ -1,6 +1,7 @@
 import { createStore } from 'zustand/vanilla';
 import type { Judged } from '@/core/bench/judgedPicture';
 import type { Move } from '@/core/bench/nextMove';
+import { settles } from '@/core/bench/unsettling';
 import { deepestFishOf, type Brief } from '@/core/advice';
 import { sideWorker, type TuningTask } from '@/workers';
 import { follow, RESTING, type Asking } from './asking';
@@ -31,7 +32,7 @@ let asked = 0;
 let timer: ReturnType<typeof setTimeout> | null = null;
 
 function taskOf(kind: TuningTask['kind']): TuningTask {
-  const { pass, settings, nowS } = passStore.getState();
+  const { pass, settings, nowS, unsettledBy } = passStore.getState();
   const { source } = pass;
   const brief: Brief = source.kind === 'brief' ? source.brief : planStore.getState().brief;
   return {
@@ -40,6 +41,7 @@ function taskOf(kind: TuningTask['kind']): TuningTask {
     settings,
     nowS,
     purpose: brief.presentation === 'vertical' ? 'vertical' : 'search',
+    unsettled: unsettledBy !== null,
     bandM: source.kind === 'brief' ? [brief.fromM, deepestFishOf(brief)] : ANYWHERE,
   };
 }
@@ -78,8 +80,9 @@ export function dropNextMove(): void {
   if (tuningStore.getState().next) tuningStore.setState({ next: null });
 }
 
-/** Turns the dial of a move. */
-export const makeMove = ({ change }: Move): void => changeSettings(change);
+/** Turns the dial of a move; with a turn that has unsettled what it sets right it is one move, and is undone as one. */
+export const makeMove = ({ change }: Move): void =>
+  changeSettings(change, passStore.getState().unsettledBy !== null && settles(change));
 
 /** Walks to a tuned picture, a move at a time, until it is there or is stopped. */
 export async function startWalk(): Promise<void> {

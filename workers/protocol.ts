@@ -79,7 +79,11 @@ interface Tuned {
 }
 
 /** The one turn of a dial that helps most; or a walk of them to a tuned picture. */
-export type TuningTask = Tuned & { kind: 'next-move' | 'solve' };
+export type TuningTask = Tuned & {
+  kind: 'next-move' | 'solve';
+  /** Whether a turn just made has unsettled gain and colours. */
+  unsettled: boolean;
+};
 
 /** A symptom as a boat's own sounder would draw it, before and after what mends it. */
 export interface SymptomTask {

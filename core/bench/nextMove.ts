@@ -1,4 +1,5 @@
 import { CONTROLS, type ControlName, type Settings, type SightFor } from '@/core/picture';
+import { SETTLING } from './unsettling';
 import { pictureJudge, type Judged, type JudgedPass } from './judgedPicture';
 
 /** Dials a move turns: those that draw the same pings anew. */
@@ -145,16 +146,26 @@ export interface Tuning {
 /**
  * The one turn that helps most, of every dial that needs no new pings. Neither this nor the walk sees the water's truth: where fish
  * are is the reader's word.
+ * @param unsettled whether a turn just made has unsettled gain and colours, which then come first
  */
-export function nextMove(pass: JudgedPass, settings: Settings, { slice, deepestBedM }: TunedOver): Tuning {
+export function nextMove(
+  pass: JudgedPass,
+  settings: Settings,
+  { slice, deepestBedM }: TunedOver,
+  unsettled = false,
+): Tuning {
   const judge = pictureJudge(pass);
   const now = judge(settings);
   if (now.fish === 0) return { moves: [], now };
-  let best: Move | null = null;
-  for (const control of new Set(moveOrder(pass.purpose, slice))) {
-    const move = bestTurn(control, settings, judge, now, trials(control, settings, deepestBedM, 'near'));
-    if (move && worth(move.after) > (best ? worth(best.after) : 0)) best = move;
-  }
+  const bestOf = (controls: Iterable<MovedControl>): Move | null => {
+    let best: Move | null = null;
+    for (const control of controls) {
+      const move = bestTurn(control, settings, judge, now, trials(control, settings, deepestBedM, 'near'));
+      if (move && worth(move.after) > (best ? worth(best.after) : 0)) best = move;
+    }
+    return best;
+  };
+  const best = (unsettled ? bestOf(SETTLING) : null) ?? bestOf(new Set(moveOrder(pass.purpose, slice)));
   return { moves: best ? [best] : [], now };
 }
 

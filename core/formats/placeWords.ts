@@ -84,6 +84,7 @@ const NAMES: Record<string, string> = {
   othersNear: 'other sounders near you',
   ownSpecies: 'the kind of your own',
   palette: 'the palette',
+  phase: 'the phase',
   pictureHeightM: 'the height of the picture',
   pingRate: 'the ping rate',
   positions: 'the places on the boat',

@@ -1,11 +1,10 @@
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { targetOf } from '@/core/advice';
 import type { Entry } from '@/core/logbook';
 import { deleteEntry, notify, planStore, takeToBench } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
-import { PRESENTATION_WORDS } from '../words/brief';
+import { sourceWords } from '../words/source';
 import { confidenceWords } from '../read/wording';
 import { useUnits } from '../units';
 
@@ -19,26 +18,12 @@ interface Props {
   onPress: (id: string) => void;
 }
 
-/** What the pass was over, in a line. */
-function SourceWords({ source }: { source: Entry['source'] }) {
-  const { show, band } = useUnits();
-  if (source.kind === 'scene') return <Text>Named water, no. {source.seed}.</Text>;
-  if (source.kind === 'recording') return <Text>From the recording {source.name}.</Text>;
-  const { brief } = source;
-  return (
-    <Text>
-      {targetOf(brief).label}, {band('depth', brief.fromM, brief.toM, 0)},{' '}
-      {PRESENTATION_WORDS[brief.presentation].sentence}
-      {brief.speedMps > 0.05 ? ` at ${show('speed', brief.speedMps)}` : ''}.
-    </Text>
-  );
-}
-
 /** One kept pass: the call first, the rest on demand. */
 export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) {
   const tones = useTones();
   const router = useRouter();
-  const { show, height } = useUnits();
+  const units = useUnits();
+  const { show, height } = units;
   const { source, rig, settings, marks } = entry;
   const again = (): void => {
     takeToBench({ source, rig: rig ?? planStore.getState().rig }, settings);
@@ -61,7 +46,7 @@ export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) 
       {open && (
         <View style={styles.more}>
           {entry.note !== '' && <Text>{entry.note}</Text>}
-          <SourceWords source={source} />
+          <Text>{sourceWords(source, units)}</Text>
           {rig && <Text faint>On {rig.name}.</Text>}
           <Text>
             Settings: range {show('depth', settings.rangeM, 0)}, gain{' '}

@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -45,7 +45,9 @@ export function ReadScreen() {
   const view = useStore(viewStore, (s) => viewOf(s, 'read'));
   const { picture, facts } = view;
   const [chosen, setChosen] = useState<number | null>(null);
-  const [keeping, setKeeping] = useState(false);
+  // From the bench a pass can come to be saved at once.
+  const { save } = useLocalSearchParams<{ save?: string }>();
+  const [keeping, setKeeping] = useState(save !== undefined);
   const wide = useWide();
   const stage = useSlow(asking.stage ?? view.stage);
 

@@ -7,7 +7,6 @@ import {
   backToStart,
   choosePalette,
   hasStart,
-  holdInPlan,
   passStore,
   redrawNewOnly,
   setNow,
@@ -255,15 +254,6 @@ function WaysBack({ wide }: { wide: boolean }) {
           spoken="Back to the start setup"
           onPress={backToStart}
           testID="back-to-start"
-        />
-      )}
-      {ofBrief && (
-        <Button
-          tone="quiet"
-          label="Hold in plan"
-          spoken="Hold in your plan what was turned here"
-          onPress={holdInPlan}
-          testID="hold-in-plan"
         />
       )}
     </View>

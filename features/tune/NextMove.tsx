@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
+import { settles, type Unsettling } from '@/core/bench/unsettling';
 import { unitOf } from '@/core/rig';
 import {
   askNextMove,
@@ -18,7 +19,12 @@ import {
 } from '@/stores';
 import { Button, IconButton, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
-import { followsTurn, judgedWords, moveCost, moveReason, moveWords } from '../words/moves';
+import { CHOICES } from './ChoiceDial';
+import { judgedWords, moveCost, moveReason, moveWords, unsettledWords } from '../words/moves';
+
+/** The dial that has left gain and colours unsettled, by name. */
+const dialNameOf = (setting: Unsettling): string =>
+  setting === 'faceId' ? 'This beam' : CHOICES[setting].label;
 
 /** A picture is judged once its dials have rested so long, ms. */
 const AT_REST_MS = 700;
@@ -76,10 +82,8 @@ export function NextMove() {
   const [why, setWhy] = useState(false);
   const move = next?.moves[0];
   const cost = move && moveCost(move);
-  const follows = useStore(
-    passStore,
-    (s) => move !== undefined && followsTurn(move, s.past.at(-1) ?? null, s.settings),
-  );
+  const unsettledBy = useStore(passStore, (s) => s.unsettledBy);
+  const follows = move && unsettledBy && settles(move.change) ? unsettledBy : null;
   if (walk) return <Walk />;
   return (
     <View>
@@ -95,7 +99,7 @@ export function NextMove() {
               testID="why-move"
             >
               <Text kind="small" bold>
-                {follows ? 'Your last turn asks for' : 'Next'}: {moveWords(move, unit, units)}
+                {follows ? `${dialNameOf(follows)} asks for` : 'Next'}: {moveWords(move, unit, units)}
               </Text>
               <Text kind="small" style={{ color: tones.water }}>
                 {moveReason(move)} {why ? '▴' : '▾'}
@@ -108,13 +112,20 @@ export function NextMove() {
                   ? next.now.fish > 0
                     ? 'It is tuned: no turn of a dial betters it.'
                     : judgedWords(next.now)
-                  : 'Looking for the next move…')}
+                  : unsettledBy
+                    ? unsettledWords(dialNameOf(unsettledBy))
+                    : 'Looking for the next move…')}
             </Text>
           )}
         </View>
         {move && (
           <>
-            <Button label="Do it" onPress={() => makeMove(move)} testID="do-move" />
+            <Button
+              label={follows ? 'Do both' : 'Do it'}
+              spoken={follows ? 'Do both as one turn' : 'Do it'}
+              onPress={() => makeMove(move)}
+              testID="do-move"
+            />
             <Button
               tone="quiet"
               label="Tune it"

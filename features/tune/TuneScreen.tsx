@@ -24,6 +24,7 @@ import { cursorStore } from './cursorStore';
 import { Dials } from './Dials';
 import { MeterLine } from './MeterLine';
 import { NextMove } from './NextMove';
+import { SaveSheet } from './SaveSheet';
 import { ShallowAlarm } from './ShallowAlarm';
 import { SymptomSheet } from './SymptomSheet';
 import { Shortcuts } from './Shortcuts';
@@ -35,7 +36,17 @@ import { WaterSheet } from './WaterSheet';
 import { STAGE_WORDS } from './wording';
 
 /** What is on the bench, and what can be done with all of it. */
-function Head({ wide, onWater, onWrong }: { wide: boolean; onWater: () => void; onWrong: () => void }) {
+function Head({
+  wide,
+  onWater,
+  onWrong,
+  onSave,
+}: {
+  wide: boolean;
+  onWater: () => void;
+  onWrong: () => void;
+  onSave: () => void;
+}) {
   const playing = useStore(passStore, (s) => s.playing);
   const title = useStore(viewStore, (s) => viewOf(s, 'tune').facts?.title ?? 'The bench');
   const stage = useSlow(useStore(viewStore, (s) => viewOf(s, 'tune').stage));
@@ -58,6 +69,7 @@ function Head({ wide, onWater, onWrong }: { wide: boolean; onWater: () => void; 
       </View>
       {turned && !wide && <IconButton icon="undo-variant" label="Undo the last turn" onPress={undoTurn} />}
       <IconButton icon="help-circle-outline" label="What is wrong with the picture" onPress={onWrong} />
+      <IconButton icon="bookmark-plus-outline" label="Save or use these settings" onPress={onSave} />
       <IconButton icon="waves" label="Choose the water" onPress={onWater} />
       {stage && !playing && <Button tone="quiet" label="Stop" onPress={() => stopView('tune')} />}
       {source.kind !== 'recording' && (
@@ -138,6 +150,8 @@ export function TuneScreen() {
   const openWater = useCallback(() => setWaterOpen(true), []);
   const [wrongOpen, setWrongOpen] = useState(false);
   const openWrong = useCallback(() => setWrongOpen(true), []);
+  const [saveOpen, setSaveOpen] = useState(false);
+  const openSave = useCallback(() => setSaveOpen(true), []);
   const wide = useWide();
   const cutaway = useStore(cursorStore, (s) => s.cutaway);
   // A phone shows the cutaway in the place of what is said about the picture.
@@ -147,7 +161,7 @@ export function TuneScreen() {
   const roomy = height >= LEAST_ROOMY_PX && (wide || (!cutaway && !comparing));
   const screen = (
     <View style={wide ? styles.pictureWide : styles.picture}>
-      <Head wide={wide} onWater={openWater} onWrong={openWrong} />
+      <Head wide={wide} onWater={openWater} onWrong={openWrong} onSave={openSave} />
       <Note />
       <ShallowAlarm />
       <TunePictures />
@@ -168,6 +182,7 @@ export function TuneScreen() {
       <BenchFromLink />
       <Shortcuts />
       <SymptomSheet open={wrongOpen} onClose={() => setWrongOpen(false)} />
+      <SaveSheet open={saveOpen} onClose={() => setSaveOpen(false)} />
       <WaterSheet open={waterOpen} onClose={() => setWaterOpen(false)} />
     </>
   );

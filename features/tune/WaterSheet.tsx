@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { useStore } from 'zustand';
-import { BenchShare } from './BenchShare';
 import { MyWater } from './MyWater';
 import { TrapList } from './TrapList';
 import { SceneList } from './SceneList';
@@ -71,7 +70,6 @@ export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => vo
       {tab === 'mine' && <MyWater />}
       {tab === 'named' && <SceneList onTake={(id) => take(() => takeSceneToBench(id))} />}
       {tab === 'traps' && <TrapList onTaken={onClose} />}
-      <BenchShare onDone={onClose} />
     </Sheet>
   );
 }

@@ -1,8 +1,8 @@
 import { SYMPTOMS } from '@/core/bench/symptoms/symptom';
 import { TRAPS } from '@/core/bench/traps';
-import { PLAIN_SETTINGS } from '@/core/picture';
 import { GENERIC_RIG, unitOf } from '@/core/rig';
-import { followsTurn, moveCost, moveReason, moveWords } from './moves';
+import { settles, unsettlingOf } from '@/core/bench/unsettling';
+import { moveCost, moveReason, moveWords, unsettledWords } from './moves';
 import { findSymptoms, SYMPTOM_WORDS } from './symptoms';
 import { TRAP_WORDS } from './traps';
 
@@ -71,11 +71,12 @@ describe('a move', () => {
     );
     expect(moveCost({ before: judged, after: judged })).toBeNull();
   });
-  it('is said to follow a turn that unsettled the gain', () => {
-    const now = { ...PLAIN_SETTINGS, power: 'low' as const };
-    expect(followsTurn({ change: { gainDb: 4 } }, PLAIN_SETTINGS, now)).toBe(true);
-    expect(followsTurn({ change: { noiseRejection: 0 } }, PLAIN_SETTINGS, now)).toBe(false);
-    expect(followsTurn({ change: { gainDb: 4 } }, now, now)).toBe(false);
-    expect(followsTurn({ change: { gainDb: 4 } }, null, now)).toBe(false);
+  it('that settles the gain is told from one that does not, and a turn that unsettles it from one that sets it', () => {
+    expect(settles({ gainDb: 4 })).toBe(true);
+    expect(settles({ noiseRejection: 0 })).toBe(false);
+    expect(unsettlingOf({ power: 'low' })).toBe('power');
+    expect(unsettlingOf({ power: 'low', gainDb: 4 })).toBeNull();
+    expect(unsettlingOf({ rangeM: 30 })).toBeNull();
+    expect(unsettledWords('Power')).toMatch(/^Power changes how strong echoes are drawn/);
   });
 });

@@ -62,16 +62,6 @@ export function moveCost({ before, after }: Pick<Move, 'before' | 'after'>): str
   return null;
 }
 
-/** Turns that unsettle the gain or the colours, which then want setting again. */
-const UNSETTLING: readonly (keyof Settings)[] = ['power', 'tvg', 'faceId', 'gainMode', 'bedRamp', 'rangeM'];
-const UNSETTLED: readonly (keyof Settings)[] = ['gainDb', 'firstColourDb', 'colourSpreadDb'];
-
-/** Whether a move only puts right what the last turn has unsettled. @param before settings before that turn, null for none */
-export const followsTurn = (
-  { change }: Pick<Move, 'change'>,
-  before: Settings | null,
-  now: Settings,
-): boolean =>
-  before !== null &&
-  UNSETTLING.some((name) => before[name] !== now[name]) &&
-  UNSETTLED.some((name) => change[name] !== undefined);
+/** Said at once of a turn that unsettles gain and colours, while what suits them is looked for. */
+export const unsettledWords = (name: string): string =>
+  `${name} changes how strong echoes are drawn. Looking for the gain that suits…`;

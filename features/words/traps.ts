@@ -91,7 +91,7 @@ export const TRAP_WORDS: Record<Trap, TrapWords> = {
     title: 'A clean picture that hides fish',
     a: 'A few specks are left, and so are weak fish.',
     b: 'First colour high: clean water, weak fish gone.',
-    learn: 'Leave a few specks. They prove that weak echoes can show.',
+    learn: 'Leave a few specks. On your unit a new palette can hide fish too: set the colours again.',
   },
   'automatic-marks': {
     title: 'Automatic fish marks',

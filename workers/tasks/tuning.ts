@@ -11,7 +11,7 @@ const MOST_READINGS = 4;
 const readings = new Map<string, Reading>();
 
 /** Finds the next move, or walks to a tuned picture; where the fish are is taken from the reader. */
-export function tuning({ kind, pass, settings, nowS, purpose, bandM }: TuningTask): Answer {
+export function tuning({ kind, pass, settings, nowS, purpose, bandM, unsettled }: TuningTask): Answer {
   const { key, recording, facts } = passFor(pass, settings, () => undefined);
   const readKey = `${settings.faceId} ${key}`;
   let reading = readings.get(readKey);
@@ -33,6 +33,7 @@ export function tuning({ kind, pass, settings, nowS, purpose, bandM }: TuningTas
   };
   const face = pass.rig.faces.find((f) => f.id === settings.faceId);
   const over = { slice: face?.beam.shape === 'fan', deepestBedM: deepestOfBed(reading.bed.rangeM) };
-  const found = kind === 'next-move' ? nextMove(judged, settings, over) : walk(judged, settings, over);
+  const found =
+    kind === 'next-move' ? nextMove(judged, settings, over, unsettled) : walk(judged, settings, over);
   return { result: { kind, ...found } };
 }
