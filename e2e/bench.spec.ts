@@ -103,17 +103,14 @@ test(
   { tag: '@once' },
   async ({ page }) => {
     const start = await bench(page);
-    await showDial(page, 'Frequency', 'Power');
-    await page
-      .getByRole('radiogroup', { name: 'Power', exact: true })
-      .getByRole('radio', { name: 'Low' })
-      .click();
+    await showDial(page, 'Gain', 'Gain by depth');
+    await page.getByRole('radiogroup', { name: 'Gain by depth' }).getByRole('radio', { name: 'Off' }).click();
     await pictureDrawn(page, start);
-    await expect(page.getByTestId('next-move')).toContainText('Power asks for: Gain');
+    await expect(page.getByTestId('next-move')).toContainText('Gain by depth asks for: Gain');
     await page.getByRole('button', { name: 'Do both as one turn' }).click();
-    await expectStored(page, 'bench', /"power":"low"/);
+    await expectStored(page, 'bench', /"tvg":"flat"/);
     await page.getByRole('button', { name: 'Undo the last turn' }).click();
-    await expectStored(page, 'bench', /"power":"full"/);
+    await expectStored(page, 'bench', /"tvg":"target"/);
     await expect.poll(async () => (await pictureSum(page)).sum).toBe(start);
   },
 );

@@ -1,5 +1,5 @@
 import { clamp, toDb } from '@/core/maths';
-import { CONTROLS, PALETTE_BOTTOM_DB } from '@/core/picture';
+import { CONTROLS, weakestColourDb } from '@/core/picture';
 import { beamPattern, faceBudget, type Rig } from '@/core/rig';
 import { fishLengthOf, fishTargetStrength, windBubbles } from '@/core/water';
 import { deepestFishOf, hardestBed, midFishOf, targetOf, waterOf, type Brief } from './brief';
@@ -67,7 +67,7 @@ export function coloursFor(
   habits: Habits,
   pins: Pins,
 ): Colours {
-  // What a strength at a range is drawn as: made up for spreading and absorption, against what was sent.
+  // What a strength at a range is heard as: made up for spreading and absorption, against what was sent.
   const noiseAt = (rangeM: number): number =>
     budget.noiseLevelDb +
     40 * Math.log10(rangeM) +
@@ -80,7 +80,9 @@ export function coloursFor(
   const noiseStrength = noiseAt(deepestM);
   const cells = Math.max(1, window.rowM / budget.resolutionM) * Math.max(1, pace.pingRate / pace.chartSpeed);
   const speckDb = noiseStrength + speckLevel(SPECK_SHARE, cells);
-  const gainFor = (bottomDb: number): number => clamp(Math.round(PALETTE_BOTTOM_DB - bottomDb), -30, 40);
+  const bottomOf = (gainDb: number): number => weakestColourDb({ gainDb, power });
+  const { lowest, highest } = CONTROLS.gain;
+  const gainFor = (bottomDb: number): number => clamp(Math.round(bottomOf(0) - bottomDb), lowest, highest);
   const kind = slice ? 'slice' : 'cone';
   const bed = brief.bed === 'unknown' ? HARD_BED : hardestBed(brief);
   const bedStrength = bedEchoMargin(budget, brief.toM, bed, 1) + noiseAt(brief.toM);
@@ -97,7 +99,7 @@ export function coloursFor(
   // The first colour where the shortest wanted fish still shows at the cone's edge: what is shorter than that straight below goes.
   const shortestDb = fishTargetStrength(brief.lengthM[0], face.frequencyHz, targetOf(brief).bladder);
   const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - BACK_A_TOUCH_DB));
-  const over = (gainDb: number): number => targetStrengthDb - (PALETTE_BOTTOM_DB - gainDb);
+  const over = (gainDb: number): number => targetStrengthDb - bottomOf(gainDb);
   const gain = debatedLine('gain', habits, pins, {
     specks: {
       value: byHand,
@@ -115,18 +117,14 @@ export function coloursFor(
       value: bigOnly,
       because: {
         rule: 'gain-big-only',
-        hiddenM: fishLengthOf(
-          PALETTE_BOTTOM_DB - bigOnly + BACK_A_TOUCH_DB,
-          face.frequencyHz,
-          targetOf(brief).bladder,
-        ),
+        hiddenM: fishLengthOf(bottomOf(bigOnly) + BACK_A_TOUCH_DB, face.frequencyHz, targetOf(brief).bladder),
         targetOverBottomDb: over(bigOnly),
       },
     },
   });
   // On auto the unit ends near what a hand would choose.
   const gainDb = gain.because.rule === 'gain-auto-offset' ? byHand : gain.value;
-  const bottomDb = PALETTE_BOTTOM_DB - gainDb;
+  const bottomDb = bottomOf(gainDb);
   const targetOverBottomDb = over(gainDb);
   // A hard bed should just reach the strongest colour: less spread and hard and soft bed come out alike, more and colours lie idle.
   const bedOverBottomDb = bedStrength - bottomDb;

@@ -10,7 +10,7 @@ import {
   strongestNoise,
   waterPerRow,
 } from '@/core/rig';
-import { PALETTE_BOTTOM_DB, viewing, windowSpan, type Settings } from '@/core/picture';
+import { viewing, weakestColourDb, windowSpan, type Settings } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { squareOnGain, tiltLoss } from '@/core/water';
 import { heldWay } from './heldWay';
@@ -142,7 +142,7 @@ export function expectationOf(
   // With gain by hand and depth made up for, the first colour is one strength at every depth.
   const firstColourDb =
     settings.gainMode === 'manual' && settings.tvg === 'target'
-      ? PALETTE_BOTTOM_DB - settings.gainDb + settings.firstColourDb
+      ? weakestColourDb(settings) + settings.firstColourDb
       : -Infinity;
   const drawn = heldWay(p, depthM, { asideM, strengthFromDb, needDb: endDb, gapM, firstColourDb });
   const inConeS = still ? Infinity : through(way);

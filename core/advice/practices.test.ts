@@ -78,6 +78,8 @@ describe('practices', () => {
     // Ten decibels less echo: at 40 log R and little absorption not 10^(10/40) = 1.8 times less deep.
     expect(filtered.rule === 'power-filtered' && filtered.deepestM).toBeLessThan(full);
     expect(filtered.rule === 'power-filtered' && filtered.deepestM).toBeGreaterThan(full / 1.8);
+    // Low power wants more gain.
+    expect(setupOf({ power: 'filtered' }).settings.gainDb).toBeGreaterThan(setupOf({}).settings.gainDb);
   });
 
   it('turn the gain down for the engine where it is off now', () => {

@@ -24,7 +24,7 @@ export {
   TVG_LAWS,
   type Settings,
 } from './settings';
-export { sampleGain, tailOffCut, timeVariedGain, topWaterCut } from './strength';
+export { sampleGain, tailOffCut, timeVariedGain, topWaterCut, weakestColourDb } from './strength';
 export { averagePings, dropLonePings, filteredLevels } from './pingFilters';
 export { autoGain } from './autoGain';
 export { unitBed } from './unitBed';

@@ -18,12 +18,13 @@ import {
   sampleGain,
   timeOfColumn,
   timeVariedGain,
+  weakestColourDb,
   topWaterCut,
   type Picture,
   type Settings,
 } from '@/core/picture';
 import { recordingOf, type Channel, type Stretch } from '@/core/recording';
-import { UnitScaleSchema } from '@/core/rig';
+import { LOW_POWER_DB, UnitScaleSchema } from '@/core/rig';
 import { isGap, seededRandom } from '@/core/maths';
 import * as v from 'valibot';
 
@@ -481,4 +482,8 @@ it('time-varied gain makes a lone target as strong at every depth', () => {
   const level = (r: number): number => 210 - 40 * Math.log10(r) - 2 * 0.01 * r - 40;
   for (const r of [1, 5, 9]) expect(level(r) + timeVariedGain(channel, r)).toBeCloseTo(-40, 9);
   expect(sampleGain(channel, PLAIN_SETTINGS)[50]).toBeCloseTo(timeVariedGain(channel, 5), 4);
+  // What low power sends less a display does not make up for.
+  const low = sampleGain(channel, { ...PLAIN_SETTINGS, power: 'low' });
+  expect(low[50]).toBeCloseTo(timeVariedGain(channel, 5) + LOW_POWER_DB, 4);
+  expect(weakestColourDb({ gainDb: 4, power: 'low' })).toBe(-54);
 });

@@ -1,5 +1,6 @@
 import type { Channel } from '@/core/recording';
-import type { Settings } from './settings';
+import { LOW_POWER_DB } from '@/core/rig';
+import { PALETTE_BOTTOM_DB, type Settings } from './settings';
 
 /** Depth over which top-water filtering fades out, m a step. */
 const TOP_WATER_M = 0.5;
@@ -39,16 +40,26 @@ export const tailOffCut = (
   { tailOffM, tailOffDb }: Pick<Settings, 'tailOffM' | 'tailOffDb'>,
 ): number => (rangeM >= tailOffM ? 0 : tailOffDb * (1 - rangeM / tailOffM));
 
-/** What is added to each sample of a channel before colours, dB, one a sample: TVG less top water and tail-off. */
+/** How much weaker than sent at full power echoes are drawn, dB, 0 or less: a display does not make up for low power, the gain does. */
+export const powerCut = ({ power }: Pick<Settings, 'power'>): number => (power === 'low' ? LOW_POWER_DB : 0);
+
+/** Target strength drawn in the weakest colour with gain by hand, dB re 1 m², before the first colour. */
+export const weakestColourDb = (settings: Pick<Settings, 'gainDb' | 'power'>): number =>
+  PALETTE_BOTTOM_DB - settings.gainDb - powerCut(settings);
+
+/** What is added to each sample of a channel before colours, dB, one a sample: TVG less top water, tail-off and low power. */
 export function sampleGain(
   channel: Channel,
-  settings: Pick<Settings, 'tvg' | 'topWater' | 'tailOffM' | 'tailOffDb'>,
+  settings: Pick<Settings, 'tvg' | 'topWater' | 'tailOffM' | 'tailOffDb' | 'power'>,
 ): Float32Array {
   const gain = new Float32Array(channel.sampleCount);
+  // An uncalibrated channel's levels already are what was heard.
+  const cut = channel.calibration ? powerCut(settings) : 0;
   for (let j = 0; j < gain.length; j++) {
     const range = channel.firstRangeM + j * channel.sampleStepM;
     gain[j] =
-      timeVariedGain(channel, range, settings.tvg) -
+      timeVariedGain(channel, range, settings.tvg) +
+      cut -
       topWaterCut(range, settings.topWater) -
       tailOffCut(range, settings);
   }

@@ -36,7 +36,7 @@ export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => vo
     const { pass, settings } = passStore.getState();
     // A recording has beams of its own.
     const faceId = faceIds.includes(settings.faceId) ? settings.faceId : faceIds[0]!;
-    takeToBench({ source: recorded, rig: pass.rig }, { ...settings, faceId, blend: null });
+    takeToBench({ source: recorded, rig: pass.rig }, { ...settings, faceId, blend: null, power: 'full' });
     onClose();
   };
   return (

@@ -6,7 +6,7 @@ import { labOf, type Lab } from '../lab';
 import { openWater } from './openWater';
 import { PALETTE_STEPS, paletteColours } from '../palette';
 import type { Settings } from '../settings';
-import { tailOffCut, timeVariedGain, topWaterCut } from '../strength';
+import { powerCut, tailOffCut, timeVariedGain, topWaterCut } from '../strength';
 
 /** Edge of the tiles open water is judged by, cells. */
 const TILE = 12;
@@ -214,7 +214,8 @@ export function deepestShown(
     const drawn =
       targetStrengthDb +
       timeVariedGain(channel, range, settings.tvg) -
-      timeVariedGain(channel, range, 'target') -
+      timeVariedGain(channel, range, 'target') +
+      (channel.calibration ? powerCut(settings) : 0) -
       topWaterCut(range, settings.topWater) -
       tailOffCut(range, settings);
     if (Math.min(drawn, strongest) >= Math.max(floor, scale.leastDb)) deepest = range;
