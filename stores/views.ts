@@ -2,7 +2,8 @@ import { createStore } from 'zustand/vanilla';
 import { passKey, unsteeredKey } from '@/core/bench/passSource';
 import type { Picture, Settings } from '@/core/picture';
 import { screenOf } from '@/core/rig';
-import { benchWorker, type DrawTask, type PassFacts } from '@/workers';
+import { benchWorker, secondWorker, type DrawTask, type PassFacts, type WorkerClient } from '@/workers';
+import type { PassSpec } from '@/core/bench/passSource';
 import { follow, RESTING, type Asking } from './asking';
 import { noteTiming } from './noteTiming';
 import { passKeyOf, passStore } from './pass';
@@ -36,6 +37,10 @@ export const viewOf = ({ views }: ViewsState, name: ViewName): View => views[nam
 const asked = new Map<ViewName, object>();
 
 const laneOf = (name: ViewName): string => `draw-${name}`;
+
+/** Draws a view. A recording is large, and has no pings to wait for: one worker holds it. */
+const workerOf = (name: ViewName, { source }: PassSpec): WorkerClient =>
+  name === 'tune-second' && source.kind !== 'recording' ? secondWorker() : benchWorker();
 
 const change = (name: ViewName, part: Partial<View>): void =>
   viewStore.setState(({ views }) => ({
@@ -74,10 +79,9 @@ export async function drawView(
   await follow(
     (onStage) =>
       withRecording(pass, () =>
-        draw(
+        workerOf(name, pass).run(
           { kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS, outlines, earlier },
-          laneOf(name),
-          onStage,
+          { lane: laneOf(name), onStage },
         ),
       ),
     wanted,
@@ -96,8 +100,6 @@ export async function drawView(
   );
 }
 
-const draw = (task: DrawTask, lane: string, onStage: Parameters<Parameters<typeof follow>[0]>[0]) =>
-  benchWorker().run(task, { lane, onStage });
-
 /** Stops what a view waits for. */
-export const stopView = (name: ViewName): void => benchWorker().cancel(laneOf(name));
+export const stopView = (name: ViewName): void =>
+  workerOf(name, passStore.getState().pass).cancel(laneOf(name));

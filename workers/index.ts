@@ -1,4 +1,4 @@
-export { benchWorker, sideWorker, recordingWorker } from './workers';
+export { benchWorker, secondWorker, sideWorker, recordingWorker } from './workers';
 export { TaskFailed, type WorkerClient } from './client';
 export type {
   DrawResult,

@@ -14,7 +14,10 @@ const spawnBench = (): Worker => new Worker(new URL('./bench.worker', import.met
 /** Simulates, draws and reads. */
 export const benchWorker = (): WorkerClient => once('bench', spawnBench);
 
-/** The same script a second time, for what takes longer than a dial may wait: log files, scenes at a glance, the next move. */
+/** The same script a second time, for the second picture: both then have their new pings together. */
+export const secondWorker = (): WorkerClient => once('second', spawnBench);
+
+/** And a third, for what takes longer than a dial may wait: log files, scenes at a glance, the next move. */
 export const sideWorker = (): WorkerClient => once('side', spawnBench);
 
 /** Opens recording files; loaded only then, since its library is large. */
