@@ -66,9 +66,10 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const clutterM = surfaceClutterReach(channel, bed);
   const cover: CoverFinding[] = [];
   for (const outline of findOnBed(channel, bed, excess, pingsPerM)) {
-    const finding = coverFinding(outline, channel, stretch, bed);
-    if (finding.confidence < LEAST_CONFIDENCE) continue;
-    cover.push(finding);
+    const { finding, real } = coverFinding(outline, channel, stretch, bed);
+    if (real < LEAST_CONFIDENCE) continue;
+    // That something stands there can be sure while what it is is not.
+    if (finding.confidence >= LEAST_CLASS_CONFIDENCE) cover.push(finding);
     // What stands on the bed is neither bait nor fish.
     blankOnBed(channel, bed, excess, outline);
   }
@@ -199,5 +200,7 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
   };
 }
 
+/** A class of cover less likely than this is not told. */
+const LEAST_CLASS_CONFIDENCE = 0.35;
 /** A larger mark this near above or below a cloud is by it, m. */
 const BY_CLOUD_M = 2.5;

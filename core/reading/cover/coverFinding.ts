@@ -11,7 +11,7 @@ const logDensity = (x: number, [mean, sd]: readonly [number, number]): number =>
 
 /** Probability of each class of cover, by Bayes with classes equally likely beforehand and measures taken as independent. */
 export function coverProbability(
-  outline: Pick<OnBedOutline, 'tallM' | 'lengthM' | 'underBedDb' | 'solid'>,
+  outline: Pick<OnBedOutline, 'tallM' | 'lengthM' | 'underBedDb' | 'solid' | 'fill'>,
 ): Record<CoverClass, number> {
   const logs = COVER_CLASSES.map((c) => {
     const habit = HABITS[c];
@@ -19,7 +19,8 @@ export function coverProbability(
       logDensity(Math.log(outline.tallM), habit.tall) +
       logDensity(Math.log(outline.lengthM), habit.length) +
       logDensity(outline.underBedDb, habit.underBedDb) +
-      logDensity(outline.solid, habit.solid)
+      logDensity(outline.solid, habit.solid) +
+      logDensity(outline.fill, habit.fill)
     );
   });
   const shares = softmax(logs);
@@ -37,13 +38,13 @@ const SOLID_DB = 35;
 const ROUGH_M = 0.2;
 const ROUGH_SHARE = 0.02;
 
-/** Puts what stands on the bed into numbers, with what speaks for it. */
+/** Puts what stands on the bed into numbers, with what speaks for it, and how sure it is that anything stands there. */
 export function coverFinding(
   outline: OnBedOutline,
   channel: Channel,
   stretch: Stretch,
   bed: BedLine,
-): CoverFinding {
+): { finding: CoverFinding; real: number } {
   const { fromPing, toPing, heightM } = outline;
   let at = 0;
   for (let k = 1; k < heightM.length; k++) if (heightM[k]! > heightM[at]!) at = k;
@@ -70,7 +71,7 @@ export function coverFinding(
       w.perTall * Math.min(w.mostTall, Math.log(outline.tallM / (ROUGH_M + ROUGH_SHARE * foot))) -
       (fishLike ? w.fishLike : 0),
   );
-  return {
+  const finding: CoverFinding = {
     id: 0,
     kind: 'cover',
     cover: first,
@@ -95,4 +96,5 @@ export function coverFinding(
       : { reading: second, test: first === 'boulder' || second === 'boulder' ? 'drop-on-it' : 'pass-again' },
     height: heightM,
   };
+  return { finding, real };
 }

@@ -33,14 +33,20 @@ describe('what stands on the bed', () => {
   });
 
   it('is held for what it measures like', () => {
-    const likely = (tallM: number, lengthM: number, underBedDb: number, solid: number): string => {
-      const p = coverProbability({ tallM, lengthM, underBedDb, solid });
+    const likely = (
+      tallM: number,
+      lengthM: number,
+      underBedDb: number,
+      solid: number,
+      fill: number,
+    ): string => {
+      const p = coverProbability({ tallM, lengthM, underBedDb, solid, fill });
       return [...COVER_CLASSES].sort((a, b) => p[b] - p[a])[0]!;
     };
-    expect(likely(1, 18, 34, 0)).toBe('weed');
-    expect(likely(1.4, 5, 40, 0)).toBe('brush');
-    expect(likely(5, 2, 44, 0)).toBe('timber');
-    expect(likely(0.6, 2, 18, 0.4)).toBe('boulder');
+    expect(likely(1, 18, 34, 0, 0.84)).toBe('weed');
+    expect(likely(1.4, 5, 40, 0, 0.87)).toBe('brush');
+    expect(likely(5, 2, 44, 0, 0.67)).toBe('timber');
+    expect(likely(0.6, 2, 18, 0.4, 0.97)).toBe('boulder');
   });
 });
 

@@ -53,12 +53,26 @@ const UNDER_WAY_M = 7;
 const MEDIAN_EVERY = 3;
 
 /**
- * The bed line as it runs under what stands on it, by ping, m: the median over some way, since a strong thing on the bed is
- * itself the first echo.
+ * A rise of the bed line itself is a thing on it from so many times what four fifths of the line stray by: waves and swells of the
+ * ground rise as far again and again.
  */
-function groundLine(channel: Channel, { rangeM }: BedLine, pingsPerM: number): Float32Array {
+const STRAY_SHARE = 0.8;
+const OVER_STRAY = 2.2;
+/** Share of its height from which a thing is made of the bed line. */
+const SOLID = 0.5;
+
+/**
+ * The bed line as it runs under what stands on it, by ping, m: the median over some way, since a strong thing on the bed is
+ * itself the first echo; and how far the line strays from that as a rule, m, by the ground's own shape or by waves.
+ */
+function groundLine(
+  channel: Channel,
+  { rangeM }: BedLine,
+  pingsPerM: number,
+): { ground: Float32Array; strayM: number } {
   const pings = channel.pingCount;
   const ground = new Float32Array(pings);
+  const off: number[] = [];
   const middle = median(Array.from(rangeM).filter((r) => !isGap(r)));
   const widthM = UNDER_WAY_M + footprintOf(channel, middle);
   const half = Math.max(8, Math.round((widthM / 2) * pingsPerM));
@@ -74,9 +88,11 @@ function groundLine(channel: Channel, { rangeM }: BedLine, pingsPerM: number): F
         if (!isGap(rangeM[q]!)) values[count++] = rangeM[q]!;
       middleM = medianInPlace(values, count);
     }
+    if (!isGap(rangeM[p]!)) off.push(Math.abs(rangeM[p]! - middleM));
     ground[p] = Math.max(middleM, !isGap(rangeM[p]!) ? rangeM[p]! : 0);
   }
-  return ground;
+  off.sort((a, b) => a - b);
+  return { ground, strayM: off[Math.floor(STRAY_SHARE * (off.length - 1))] ?? 0 };
 }
 
 const footprintOf = ({ beam }: Channel, rangeM: number): number =>
@@ -110,7 +126,7 @@ function heights(channel: Channel, bed: BedLine, ground: Float32Array, excess: E
 /** Finds what is joined to the bed, ping by ping. */
 export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsPerM: number): OnBedOutline[] {
   const { pingCount, resolutionM } = channel;
-  const ground = groundLine(channel, bed, pingsPerM);
+  const { ground, strayM } = groundLine(channel, bed, pingsPerM);
   const height = medianOfFive(heights(channel, bed, ground, excess));
   const least = Math.max(LEAST_HEIGHT_M, resolutionM);
   const gapPings = Math.max(2, Math.round(GAP_WAY_M * pingsPerM));
@@ -128,6 +144,10 @@ export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsP
       for (let q = Math.max(0, p - reach); q <= Math.min(pingCount - 1, to + reach); q++) {
         if (ground[q]! < low) low = ground[q]!;
         if (ground[q]! > high) high = ground[q]!;
+      }
+      if (outline.solid > SOLID && outline.tallM < OVER_STRAY * strayM) {
+        p = to;
+        continue;
       }
       if (outline.fill >= LEAST_FILL && high - low < Math.max(STEP_M, STEP_SHARE * outline.tallM))
         out.push(outline);

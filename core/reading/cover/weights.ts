@@ -9,6 +9,8 @@ export interface Habit {
   underBedDb: readonly [number, number];
   /** Share of its height the bed line itself rises by. */
   solid: readonly [number, number];
+  /** Share of samples under its outline that stand out: a rock has no gaps. */
+  fill: readonly [number, number];
 }
 
 /**
@@ -17,10 +19,22 @@ export interface Habit {
  * simulated cover of every class (`npm run accuracy`, on the bed), not fitted.
  */
 export const HABITS: Record<CoverClass, Habit> = {
-  weed: { tall: [0, 0.5], length: [2.6, 0.5], underBedDb: [35, 7], solid: [0, 0.08] },
-  brush: { tall: [0.25, 0.4], length: [1.65, 0.45], underBedDb: [39, 8], solid: [0, 0.08] },
-  timber: { tall: [1.35, 0.4], length: [1, 0.8], underBedDb: [43, 9], solid: [0, 0.08] },
-  boulder: { tall: [-0.3, 0.45], length: [1.3, 0.8], underBedDb: [20, 8], solid: [0.35, 0.25] },
+  weed: { tall: [0, 0.5], length: [2.6, 0.55], underBedDb: [28, 10], solid: [0, 0.08], fill: [0.8, 0.1] },
+  brush: {
+    tall: [0.25, 0.4],
+    length: [1.65, 0.45],
+    underBedDb: [39, 9],
+    solid: [0, 0.08],
+    fill: [0.85, 0.1],
+  },
+  timber: { tall: [1.35, 0.4], length: [1, 0.8], underBedDb: [43, 10], solid: [0, 0.08], fill: [0.68, 0.12] },
+  boulder: {
+    tall: [-0.3, 0.45],
+    length: [1.3, 0.8],
+    underBedDb: [19, 8],
+    solid: [0.35, 0.22],
+    fill: [0.96, 0.05],
+  },
 };
 
 /** What speaks for a rise of the bed being a thing that stands on it, in log odds; chosen on the same passes. */

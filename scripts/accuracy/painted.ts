@@ -1,0 +1,176 @@
+/** Holds readings of painted passes against what was painted. */
+import { isGap, seededRandom, type Random } from '@/core/maths';
+import { readChannel, type CloudFinding, type CoverFinding, type FishFinding } from '@/core/reading';
+import { NUISANCES, withNuisances, type Nuisance } from '@/core/testing/nuisances';
+import {
+  paintedPass,
+  type PaintedFish,
+  type PaintedParts,
+  type PaintedPatch,
+} from '@/core/testing/paintedWater';
+import { count, newTally, note, type Tally } from './tally';
+
+/** How a painted pass is made: parts, nuisances always there, and how many more are drawn. */
+export interface PaintedWorld {
+  parts?: PaintedParts;
+  always?: readonly Nuisance[];
+  drawn?: number;
+}
+
+/** Some nuisances, none twice. */
+export function drawnNuisances({ always = [], drawn = 0 }: PaintedWorld, random: Random): Nuisance[] {
+  const chosen = new Set<Nuisance>(always);
+  for (let k = 0; k < drawn; k++) chosen.add(NUISANCES[random.integer(NUISANCES.length)]!);
+  return [...chosen];
+}
+
+/** A fish is there to be read from this level, dB, in so many pings; weaker ones are counted apart. */
+const MARGIN_DB = 10;
+const LEAST_PINGS = 4;
+/** Share of a mark's pings that must lie on a fish for it to be that fish. */
+const ON_IT = 0.5;
+/** Between two findings of one place, pings. */
+const ABOUT = 6;
+
+const touches = (a: { fromPing: number; toPing: number }, b: { fromPing: number; toPing: number }): boolean =>
+  a.fromPing <= b.toPing + ABOUT && a.toPing >= b.fromPing - ABOUT;
+
+const within = (m: FishFinding, c: PaintedPatch): boolean =>
+  touches(m, c) && m.rangeM > c.topM - 0.6 && m.rangeM < c.bottomM + 0.6;
+
+/** Share of a mark's points that lie on a fish. */
+function onFish(mark: FishFinding, fish: PaintedFish, slackM: number): number {
+  const at = new Map(fish.pings.map((p, i) => [p, fish.rangeM[i]!]));
+  let on = 0;
+  let all = 0;
+  mark.path.forEach((range, k) => {
+    if (isGap(range)) return;
+    all++;
+    const truth = at.get(mark.fromPing + k);
+    if (truth !== undefined && Math.abs(range - truth) < slackM) on++;
+  });
+  return on / Math.max(1, all);
+}
+
+/** Everything of one painted pass. */
+export function judgePainted(seed: number, world: PaintedWorld): Tally {
+  const tally = newTally();
+  const random = seededRandom(seed).fork('nuisances');
+  const nuisances = drawnNuisances(world, random);
+  const { recording: clean, truth } = paintedPass(seed, world.parts);
+  const recording = withNuisances(clean, nuisances, random);
+  const channel = recording.channels[0]!;
+  const reading = readChannel(recording, channel);
+  const slackM = 0.15 + 1.5 * channel.resolutionM;
+  const tell = (words: string): void =>
+    void tally.notes.push(`seed ${seed} [${nuisances.join(' ')}]: ${words}`);
+
+  let off = 0;
+  for (let p = 0; p < channel.pingCount; p++) {
+    const share = Math.abs(reading.bed.rangeM[p]! - truth.bedRangeM[p]!) / truth.bedRangeM[p]!;
+    const under = truth.boulders.some((b) => p >= b.fromPing - 4 && p <= b.toPing + 4);
+    if (under) continue;
+    count(tally, 'bed within 3 %', share <= 0.03);
+    if (share <= 0.03) note(tally, 'bed off', share);
+    else off++;
+  }
+  if (off > 4) tell(`bed off in ${off} pings`);
+  for (const stretch of reading.hardness) count(tally, 'hard', stretch.hard > 0.5 === truth.hard);
+
+  const marks = reading.findings.filter((f): f is FishFinding => f.kind === 'fish');
+  const used = new Set<number>();
+  for (const fish of truth.fish) {
+    const [mine] = marks
+      .filter((m) => !used.has(m.id) && onFish(m, fish, slackM) >= ON_IT)
+      .sort((a, b) => b.toPing - b.fromPing - (a.toPing - a.fromPing));
+    if (mine) used.add(mine.id);
+    const peak = Math.max(...fish.overDb);
+    const middle = fish.pings[fish.overDb.indexOf(peak)]!;
+    const clear = truth.bedRangeM[middle]! - Math.min(...fish.rangeM) > 1.5 * channel.resolutionM + 0.1;
+    const near = truth.weed.some((w) => touches(w, { fromPing: middle, toPing: middle }));
+    if (!clear || near || fish.pings.length < LEAST_PINGS) continue;
+    const strong = fish.overDb.filter((db) => db >= MARGIN_DB).length >= LEAST_PINGS;
+    count(tally, strong ? 'recall' : 'recall of weak ones', mine !== undefined);
+    if (strong && !mine)
+      tell(
+        `missed at ${Math.min(...fish.rangeM).toFixed(1)} m, ping ${middle}, ${peak.toFixed(0)} dB, ${fish.pings.length} pings`,
+      );
+  }
+  let wrong = 0;
+  for (const m of marks) {
+    // What lies in bait or weed may be one of its own.
+    if (!used.has(m.id) && [...truth.clouds, ...truth.weed].some((c) => within(m, c))) continue;
+    const right = used.has(m.id);
+    count(tally, 'precision', right);
+    tally.claims.push([m.confidence, right]);
+    if (right) continue;
+    wrong++;
+    tell(
+      `false fish at ${m.rangeM.toFixed(1)} m, pings ${m.fromPing}–${m.toPing}, ${m.shape}, ${m.overBackgroundDb.toFixed(0)} dB, said ${m.confidence.toFixed(2)}`,
+    );
+  }
+  note(tally, 'false fish a pass', wrong);
+
+  const clouds = reading.findings.filter((f): f is CloudFinding => f.kind === 'cloud');
+  const mineOf = truth.clouds.map((c) =>
+    clouds.find((f) => touches(f, c) && f.rangeM < c.bottomM + 0.4 && f.rangeM + f.heightM > c.topM - 0.4),
+  );
+  truth.clouds.forEach((c, i) => {
+    const f = mineOf[i];
+    count(tally, 'clouds found', f !== undefined);
+    if (!f)
+      return tell(
+        `cloud missed, ${c.mood}, pings ${c.fromPing}–${c.toPing} at ${c.topM.toFixed(1)}–${c.bottomM.toFixed(1)} m`,
+      );
+    tally.claims.push([f.confidence, true]);
+    count(tally, `mood: ${c.mood}`, f.mood === c.mood);
+  });
+  for (const f of clouds) {
+    const right = mineOf.includes(f);
+    count(tally, 'cloud precision', right);
+    if (right) continue;
+    tally.claims.push([f.confidence, false]);
+    tell(
+      `false cloud at ${f.rangeM.toFixed(1)} m, ${f.heightM.toFixed(1)} m high, pings ${f.fromPing}–${f.toPing}, ${f.overBackgroundDb.toFixed(0)} dB, said ${f.confidence.toFixed(2)}`,
+    );
+  }
+
+  const cover = reading.findings.filter((f): f is CoverFinding => f.kind === 'cover');
+  for (const [kind, there] of [
+    ['weed', truth.weed],
+    ['boulder', truth.boulders],
+  ] as const) {
+    for (const w of there) {
+      const mine = cover.filter((f) => touches(f, w));
+      const found = mine.some((f) => f.cover === kind);
+      count(tally, `${kind} found`, found);
+      if (!found)
+        tell(
+          `${kind} missed, pings ${w.fromPing}–${w.toPing}, ${(w.bottomM - w.topM).toFixed(1)} m high, read as ${mine.map((f) => f.cover).join() || 'nothing'}`,
+        );
+    }
+    const wrongs = cover.filter((f) => f.cover === kind && !there.some((w) => touches(f, w)));
+    note(tally, `false ${kind} a pass`, wrongs.length);
+    for (const f of wrongs)
+      tell(
+        `false ${kind}, ${f.heightM.toFixed(1)} m high, pings ${f.fromPing}–${f.toPing}, said ${f.confidence.toFixed(2)}`,
+      );
+  }
+  note(
+    tally,
+    'false brush and timber a pass',
+    cover.filter(
+      (f) =>
+        (f.cover === 'brush' || f.cover === 'timber') &&
+        ![...truth.weed, ...truth.boulders].some((w) => touches(f, w)),
+    ).length,
+  );
+  if (nuisances.includes('other-sounder'))
+    count(
+      tally,
+      'sounder named',
+      reading.named.some((e) => e.kind === 'another-sounder'),
+    );
+  else note(tally, 'false sounders a pass', reading.named.filter((e) => e.kind === 'another-sounder').length);
+  return tally;
+}
