@@ -21,6 +21,8 @@ export type Reason =
   | { name: 'under-bed'; db: number }
   /** How many times longer than high, what the beam adds taken off. */
   | { name: 'stretched'; times: number }
+  /** How far its edge strays from ping to ping, as a share of its height. */
+  | { name: 'ragged'; share: number }
   /** Larger marks close to it. */
   | { name: 'larger-near'; count: number };
 

@@ -1,16 +1,17 @@
 import { median } from '@/core/maths';
 import { withoutGain, type Channel, type Navigation, type Stretch } from '@/core/recording';
 import { findFalseBeds, findRingDown, takeOffBars } from './artefacts/artefacts';
+import { findOtherSounder } from './artefacts/otherSounder';
 import { excessOf } from './levels/background';
 import { trackBed } from './bed/trackBed';
 import { bedShape } from './bed/bedShape';
 import { cellsOf } from './levels/cells';
-import { findClouds } from './clouds/findClouds';
-import { belongsToCloud, cloudFinding } from './clouds/cloudFinding';
+import { findClouds, giveBack } from './clouds/findClouds';
+import { belongsToCloud, cloudFinding, liesIn } from './clouds/cloudFinding';
 import { doubtCompanions } from './marks/companions';
 import { LEAST_CONFIDENCE } from './confidence';
 import { coverFinding } from './cover/coverFinding';
-import type { CoverFinding, Finding } from './finding';
+import type { CloudFinding, CoverFinding, Finding } from './finding';
 import type { BedLine } from './bed/bedLine';
 import type { Reading } from './reading';
 import { fishFinding } from './marks/fishFinding';
@@ -75,31 +76,41 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   }
   const cells = cellsOf(channel, bed, excess);
   const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, speed, pingsPerM);
-  const clouds = dense.filter((cloud) => {
-    const name = risingBubbles(cloud, channel, speed, stretch.pingRate);
-    if (name) named.push(name);
-    return name === null;
-  });
+  const bait: CloudFinding[] = [];
+  // What is too weak a cloud to be told must not hide the fish in it.
+  const doubtful: CloudFinding[] = [];
+  giveBack(
+    taken,
+    dense.map((cloud) => {
+      const name = risingBubbles(cloud, channel, speed, rate);
+      if (name) named.push(name);
+      if (name) return false;
+      const finding = cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM);
+      const told = finding.confidence >= LEAST_CONFIDENCE;
+      (told ? bait : doubtful).push(finding);
+      return !told;
+    }),
+  );
+  const sounder = findOtherSounder(channel, cells, timeS, rate);
+  if (sounder) named.push(sounder);
   const sought = { excess, cells, taken };
   const pieces = followEchoes(channel, bed, sought, clutterM)
     .filter((track) => track.pings.length >= LEAST_TRACK || longEnough(track, channel, speed, rate, clutterM))
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {
-      const name = notFish(piece, channel, speed, stretch.pingRate);
+      const name = notFish(piece, channel, speed, rate, sounder !== null);
       if (name) named.push(name);
       return name === null;
     });
   const marks = joinTracks(pieces, timeS, speed, channel).filter((f) =>
     longEnough(f.track, channel, speed, rate, clutterM),
   );
-  const bait = clouds
-    .map((cloud) => cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM))
-    .filter((cloud) => cloud.confidence >= LEAST_CONFIDENCE);
   const findings: Finding[] = [...cover, ...bait];
   for (const mark of marks) {
     const finding = fishFinding(mark, 0, channel, bed, speed);
-    if (finding.confidence < LEAST_CONFIDENCE) continue;
-    if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed))) continue;
+    const dense = doubtful.some((cloud) => liesIn(finding, cloud));
+    if (finding.confidence < (dense ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
+    if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed, channel))) continue;
     findings.push(finding);
   }
   return { bed, clutterM, named, findings };
@@ -200,6 +211,8 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
   };
 }
 
+/** In a place so dense that it was nearly a cloud, a mark must be this sure: parts of one body close by leave many. */
+const LEAST_IN_DENSE = 0.85;
 /** A class of cover less likely than this is not told. */
 const LEAST_CLASS_CONFIDENCE = 0.35;
 /** A larger mark this near above or below a cloud is by it, m. */

@@ -36,12 +36,15 @@ const TEST_WORDS: Record<Rival['test'], string> = {
   'faster-chart': 'raise the chart speed. Several fish come apart',
 };
 
+/** A mood less likely than this is said with a perhaps. */
+const SURE_MOOD = 0.75;
+
 /** What a finding is called: a reading, never a kind of fish. */
 export const findingTitle = (f: Finding): string =>
   f.kind === 'cover'
     ? `On the bed: likely ${RIVAL_WORDS[f.cover]}`
     : f.kind === 'cloud'
-      ? `Cloud: likely bait, ${f.mood === 'calm' ? 'calm' : 'hunted'}`
+      ? `Cloud: likely bait, ${f.moodProbability >= SURE_MOOD ? '' : 'perhaps '}${f.mood}`
       : f.shape === 'arch' || f.shape === 'half'
         ? 'Single mark: likely a fish'
         : 'Single mark';
@@ -52,6 +55,9 @@ export const confidenceWords = (confidence: number): string =>
 /** How far a mark stands over the water around it, in words; the number is behind “numbers”. */
 const overWords = (db: number): string =>
   db >= 18 ? 'much stronger' : db >= 10 ? 'clearly stronger' : 'a little stronger';
+
+/** An edge that strays by more than this share of the height is torn. */
+const RAGGED = 0.022;
 
 export function reasonWords(reason: Reason, units: Units): string {
   switch (reason.name) {
@@ -71,6 +77,8 @@ export function reasonWords(reason: Reason, units: Units): string {
       return 'weaker than the bed under it';
     case 'stretched':
       return `${decimal(reason.times, 1)} times as long as high. Bait at rest keeps rounder`;
+    case 'ragged':
+      return reason.share > RAGGED ? 'its edge is torn' : 'its edge is even';
     case 'larger-near':
       return `${reason.count} larger ${reason.count === 1 ? 'mark' : 'marks'} close to it`;
     case 'thick':

@@ -165,12 +165,16 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
         ![...truth.weed, ...truth.boulders].some((w) => touches(f, w)),
     ).length,
   );
-  if (nuisances.includes('other-sounder'))
-    count(
-      tally,
-      'sounder named',
-      reading.named.some((e) => e.kind === 'another-sounder'),
-    );
-  else note(tally, 'false sounders a pass', reading.named.filter((e) => e.kind === 'another-sounder').length);
+  const sounders = reading.named.filter((e) => e.kind === 'another-sounder');
+  if (nuisances.includes('other-sounder')) {
+    count(tally, 'sounder named', sounders.length > 0);
+    if (sounders.length === 0) tell('other sounder not named');
+  } else {
+    note(tally, 'false sounders a pass', sounders.length);
+    for (const e of sounders)
+      tell(
+        `false sounder at ${e.rangeM[0].toFixed(1)}–${e.rangeM[1].toFixed(1)} m, pings ${e.fromPing}–${e.toPing}, steady ${e.steadyDb.toFixed(1)} dB, slant ${e.slantM.toFixed(3)}`,
+      );
+  }
   return tally;
 }

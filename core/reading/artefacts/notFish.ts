@@ -28,6 +28,9 @@ const STEADY_DB = 1.7;
 const STRAIGHT = 0.5;
 /** It slants by more than this many pulses over its length; less is a level line. */
 const SLANTS = 2;
+/** Two clocks draw a line that goes on, by so much water or for so many pings; a leg of an arch is as straight for less. */
+const GOES_ON_M = 0.8;
+const GOES_ON_PINGS = 60;
 /** A level line is one's own gear when the boat has gone so many times farther than any fish stays in the beam. */
 const LONGER = 1.5;
 /** How far out a strong fish is still seen, in half widths of the beam. */
@@ -50,13 +53,14 @@ function legsOf(rangeM: readonly number[]): number {
 
 /**
  * Names a mark that cannot be a fish, or null. Another sounder: equally strong each time and on a straight slant, as two
- * clocks make it. Own gear: at one range, and without legs, for longer than a fish could stay in the beam at this speed.
+ * clocks make it, for longer unless one is known to be heard. Own gear: at one range, and without legs, for longer than a fish could stay in the beam at this speed.
  */
 export function notFish(
   { track }: Fitted,
   channel: Channel,
   speedMps: number,
   pingRate: number,
+  sounderHeard = false,
 ): NamedEcho | null {
   const { pings, rangeM, peakSample } = track;
   if (pings.length < LEAST_PINGS) return null;
@@ -79,7 +83,13 @@ export function notFish(
     near < far - SLANTS * pulse
   )
     return { kind: 'bubbles', ...named, slantM: slope };
-  if (steadyDb < STEADY_DB && offM < STRAIGHT * pulse && Math.abs(slope) * (to - from) > SLANTS * pulse)
+  const slants = Math.abs(slope) * (to - from);
+  if (
+    steadyDb < STEADY_DB &&
+    offM < STRAIGHT * pulse &&
+    slants > SLANTS * pulse &&
+    (sounderHeard || slants > GOES_ON_M || pings.length > GOES_ON_PINGS)
+  )
     return { kind: 'another-sounder', ...named, slantM: slope };
   const way = ((to - from) / pingRate) * speedMps;
   const inBeam = 2 * median(rangeM) * Math.tan(Math.min(1.3, (EDGE * channel.beam.alongRad) / 2));

@@ -16,21 +16,45 @@ const WITHIN_M = 1;
 /** A beam draws a cloud longer by this share of its footprint. */
 const BEAM_ADDS = 0.6;
 
-/** Calm or hunted: undisturbed bait keeps a compact ball, hunted bait is drawn out and torn. */
+/** Smoother than this an edge is not told, as a share of the height. */
+const LEAST_RAGGED = 0.004;
+
+/** How far an edge strays from the mean of two pings before and two after, rms, m. */
+function straying(edgeM: Float32Array): number {
+  const known = edgeM.filter((x) => !isGap(x));
+  let sum = 0;
+  for (let i = 2; i < known.length - 2; i++)
+    sum += (known[i]! - (known[i - 2]! + known[i - 1]! + known[i + 1]! + known[i + 2]!) / 4) ** 2;
+  return Math.sqrt(sum / Math.max(1, known.length));
+}
+
+/** Calm or hunted: undisturbed bait keeps a compact ball with an even edge, hunted bait is drawn out and torn. */
 function mood(
-  { top, bottom }: CloudOutline,
+  top: Float32Array,
+  bottom: Float32Array,
+  heightM: number,
   channel: Channel,
-  rangeM: number,
   pingsPerM: number,
-): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number } {
-  const heights = Array.from(top, (a, k) => (a < 0 ? 0 : (bottom[k]! - a + 1) * channel.sampleStepM)).sort(
+): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number; ragged: number } {
+  const w = CLOUD_WEIGHTS;
+  const heights = Array.from(top, (a, k) => (isGap(a) ? 0 : bottom[k]! - a + channel.sampleStepM)).sort(
     (a, b) => a - b,
   );
   const tall = Math.max(channel.resolutionM, heights[Math.floor(0.9 * (heights.length - 1))]!);
+  const rangeM = top.reduce((nearest, x) => (x < nearest ? x : nearest), Infinity);
   const footprint = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, 1.2));
   const stretched = Math.max(0.3, top.length / pingsPerM - BEAM_ADDS * footprint) / tall;
-  const hunted = logistic(CLOUD_WEIGHTS.perStretch * Math.log(stretched / CLOUD_WEIGHTS.evenStretch));
-  return { mood: hunted > 0.5 ? 'hunted' : 'calm', moodProbability: Math.max(hunted, 1 - hunted), stretched };
+  const ragged = (straying(top) + straying(bottom)) / 2 / Math.max(heightM, tall);
+  const hunted = logistic(
+    w.perStretch * Math.log(stretched / w.evenStretch) +
+      w.perRagged * Math.log(Math.max(LEAST_RAGGED, ragged) / w.evenRagged),
+  );
+  return {
+    mood: hunted > 0.5 ? 'hunted' : 'calm',
+    moodProbability: Math.max(hunted, 1 - hunted),
+    stretched,
+    ragged,
+  };
 }
 
 /** Puts a cloud into numbers, with what speaks for it. */
@@ -53,7 +77,7 @@ export function cloudFinding(
   for (let k = 0; k < pings; k++) if (bottom[k]! > deepest) deepest = bottom[k]!;
   const rangeM = top[at]!;
   const heightM = deepest - rangeM;
-  const state = mood(cloud, channel, rangeM, pingsPerM);
+  const state = mood(top, bottom, heightM, channel, pingsPerM);
   const w = CLOUD_WEIGHTS;
   const filled = cloud.top.reduce((sum, j) => sum + (j >= 0 ? 1 : 0), 0) / pings;
   return {
@@ -75,6 +99,7 @@ export function cloudFinding(
     ),
     reasons: [
       { name: 'stretched', times: state.stretched },
+      { name: 'ragged', share: state.ragged },
       { name: 'thick', heightM, pulseM: channel.resolutionM },
       { name: 'stands-out', db: cloud.overDb },
       { name: 'followed', pings, share: filled },
@@ -95,6 +120,16 @@ export function cloudFinding(
 const CLOUD_EDGE_M = 0.6;
 /** Share of a mark's points that must lie where a cloud's legs can for it to be one. */
 const LEG_SHARE = 0.8;
+/** What the edge of a beam takes, there and back, dB; and the farthest out anything is seen, as a share of the range. */
+const HALF_POWER_DB = 6;
+const FARTHEST = 1.5;
+/** Whether a mark's nearest point lies in the place of a cloud. */
+export const liesIn = (mark: FishFinding, cloud: CloudFinding): boolean =>
+  mark.toPing >= cloud.fromPing &&
+  mark.fromPing <= cloud.toPing &&
+  mark.rangeM > cloud.rangeM - CLOUD_EDGE_M &&
+  mark.rangeM < cloud.rangeM + cloud.heightM + CLOUD_EDGE_M;
+
 /** A whole arch this far over a cloud's level is a fish of its own beside it, dB. */
 const STRONGER_DB = 6;
 
@@ -108,6 +143,7 @@ export function belongsToCloud(
   cloud: CloudFinding,
   timeS: Float64Array,
   speed: number,
+  { beam }: Pick<Channel, 'beam'>,
 ): boolean {
   const from = timeS[cloud.fromPing]!;
   const to = timeS[cloud.toPing]!;
@@ -119,14 +155,16 @@ export function belongsToCloud(
   if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
   if (mark.shape === 'arch' && mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB) return false;
   // Under a boat that keeps still nothing has legs.
-  const reachS = speed < STILL_MPS ? slackS : (1.5 * foot) / speed;
+  // A member is seen out to where the beam has taken off what it stands out by: a bell falls with the square of the angle.
+  const seenTo = (beam.alongRad / 2) * Math.sqrt((cloud.overBackgroundDb + STRONGER_DB) / HALF_POWER_DB);
+  const reachM = foot * Math.min(FARTHEST, Math.tan(Math.min(1.2, seenTo)));
+  const reachS = speed < STILL_MPS ? slackS : reachM / speed;
   let inside = 0;
   f.times.forEach((t, i) => {
     if (t < from - reachS || t > to + reachS) return;
     const away = speed * Math.max(0, from - t, t - to);
     const range = f.track.rangeM[i]!;
-    // Out there a leg has left every beam.
-    if (away < 1.5 * foot && range > Math.hypot(top, away) && range < Math.hypot(foot, away)) inside++;
+    if (away < reachM && range > Math.hypot(top, away) && range < Math.hypot(foot, away)) inside++;
   });
   return inside >= LEG_SHARE * f.times.length;
 }

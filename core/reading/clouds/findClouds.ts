@@ -61,7 +61,7 @@ function isOneBody(
   return curve !== null && curve.offM < ONE_BODY * channel.resolutionM;
 }
 
-/** Clouds of a channel and, pings × samples, 1 where a sample is in or close to one. */
+/** Clouds of a channel and, pings × samples, the number of the cloud a sample is in or close to, counted from 1; 0 for none. */
 export function findClouds(
   channel: Channel,
   bed: BedLine,
@@ -120,11 +120,23 @@ export function findClouds(
       const k = Math.min(pings - 1, Math.max(0, p - fromPing));
       if (top[k]! < 0) continue;
       for (let j = Math.max(0, top[k]! - reach); j <= Math.min(n - 1, bottom[k]! + reach); j++)
-        taken[p * n + j] = 1;
+        taken[p * n + j] = Math.min(MOST_NUMBER, clouds.length + 1);
     }
     clouds.push(trimmed({ fromPing, toPing, top, bottom }, excess, bedSample));
   }
   return { clouds, taken };
+}
+
+/** Highest number a sample can carry; more clouds than that share it. */
+const MOST_NUMBER = 255;
+
+/** Gives back the samples of clouds that are none after all. @param dropped by cloud, in the order they were found */
+export function giveBack(taken: Uint8Array, dropped: readonly boolean[]): void {
+  if (!dropped.some((gone, k) => gone && k + 1 < MOST_NUMBER)) return;
+  for (let i = 0; i < taken.length; i++) {
+    const number = taken[i]!;
+    if (number > 0 && number < MOST_NUMBER && dropped[number - 1]) taken[i] = 0;
+  }
 }
 
 /** Draws an outline in to the first and last sample of each ping that stands out, and measures what is inside. */

@@ -31,7 +31,7 @@ interface Peak {
   sample: number;
 }
 
-/** What echoes are sought in: the excess, its cells, and 1 where a sample is already spoken for. */
+/** What echoes are sought in: the excess, its cells, and over 0 where a sample is already spoken for. */
 export interface Sought {
   excess: Excess;
   cells: Cells;
@@ -60,7 +60,7 @@ function peaksOf(
     let around = NaN;
     const to = Math.min(end, (c + 1) * CELL);
     for (let j = Math.max(first, c * CELL); j < to; j++) {
-      if (taken[row + j] === 1) continue;
+      if (taken[row + j]! > 0) continue;
       // In the clutter under the surface an echo counts by what it has over a mark's usual due.
       const over = overAt(excess, p, j) - (j < clutterSample ? IN_CLUTTER_DB : 0);
       if (over < GO_ON_DB) continue;
