@@ -18,7 +18,14 @@ import { fishFinding } from './marks/fishFinding';
 import { bedHardness } from './bed/hardness';
 import { findLayers } from './artefacts/layers';
 import { findLures } from './marks/lure';
-import { FEW_STAND_OUT_DB, FEWEST_PINGS, LEAST_TRACK, USUAL_PINGS } from './marks/markRules';
+import {
+  FEW_STAND_OUT_DB,
+  FEWEST_PINGS,
+  LEAST_TRACK,
+  USUAL_PINGS,
+  WEAK_DB,
+  WEAK_PINGS,
+} from './marks/markRules';
 import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
 import { blankOnBed, findOnBed } from './cover/onBed';
@@ -39,7 +46,8 @@ function longEnough(
   clutterM: number,
 ): boolean {
   const pings = track.pings.length;
-  if (pings >= USUAL_PINGS) return true;
+  if (pings >= WEAK_PINGS) return true;
+  if (pings >= USUAL_PINGS) return Math.max(...track.overDb) >= WEAK_DB;
   // Bubbles under the surface are full of pairs.
   if (pings < FEWEST_PINGS || speedMps < STILL_MPS || track.rangeM[0]! < clutterM) return false;
   const room = ((2 * track.rangeM[0]! * Math.tan(beam.alongRad / 2)) / speedMps) * pingRate;

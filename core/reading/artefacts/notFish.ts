@@ -29,7 +29,7 @@ const STRAIGHT = 0.5;
 /** It slants by more than this many pulses over its length; less is a level line. */
 const SLANTS = 2;
 /** Two clocks draw a line that goes on, by so much water or for so many pings; a leg of an arch is as straight for less. */
-const GOES_ON_M = 0.8;
+const GOES_ON_M = 0.6;
 const GOES_ON_PINGS = 60;
 /** A level line is one's own gear when the boat has gone so many times farther than any fish stays in the beam. */
 const LONGER = 1.5;

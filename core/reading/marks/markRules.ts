@@ -2,8 +2,11 @@ import type { MarkShape } from '../finding';
 import { MARK_WEIGHTS } from './weights';
 
 /** A peak must stand this far over the background to begin a mark, and this far to go on with one, dB. */
-export const BEGIN_DB = 11;
-export const GO_ON_DB = 8;
+export const BEGIN_DB = 10;
+export const GO_ON_DB = 7.5;
+/** One that nowhere stands out by this must be longer, pings: noise keeps to a line for a few. */
+export const WEAK_DB = 11;
+export const WEAK_PINGS = 10;
 /** Pings a mark may be missing before it ends. */
 export const GAP_PINGS = 3;
 /** Pings a mark needs, where the beam has room for so many: two may be another sounder's, four in step are not. */
