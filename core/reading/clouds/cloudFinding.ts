@@ -1,4 +1,4 @@
-import { clamp, isGap, logistic } from '@/core/maths';
+import { clamp, isGap, logistic, median } from '@/core/maths';
 import type { Channel, Stretch } from '@/core/recording';
 import type { CloudOutline } from './findClouds';
 import { CLOUD_WEIGHTS } from './weights';
@@ -123,6 +123,19 @@ const LEG_SHARE = 0.8;
 /** What the edge of a beam takes, there and back, dB; and the farthest out anything is seen, as a share of the range. */
 const HALF_POWER_DB = 6;
 const FARTHEST = 1.5;
+/** How far the median echo of a mark beside a cloud stands over the cloud's level, dB, in how many pings, and how far off its outline it then is at least, m. */
+const LOUDER_DB = 5;
+const LOUD_PINGS = 12;
+const CLEAR_M = 0.2;
+
+/** Whether a range lies in a cloud's outline at the ping nearest to a mark's middle. */
+function isInside(mark: FishFinding, rangeM: number, { fromPing, top, bottom }: CloudFinding): boolean {
+  const middle = Math.round((mark.fromPing + mark.toPing) / 2) - fromPing;
+  const k = clamp(middle, 0, top.length - 1);
+  // A gap is open water.
+  return rangeM > top[k]! - CLEAR_M && rangeM < bottom[k]! + CLEAR_M;
+}
+
 /** Whether a mark's nearest point lies in the place of a cloud. */
 export const liesIn = (mark: FishFinding, cloud: CloudFinding): boolean =>
   mark.toPing >= cloud.fromPing &&
@@ -152,8 +165,16 @@ export function belongsToCloud(
   const slackS = CLOUD_EDGE_M / Math.max(speed, 0.2);
   const apexS = f.curve?.nearestTimeS ?? mark.timeS;
   const apexM = f.curve?.nearestRangeM ?? mark.rangeM;
+  const louder = mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB;
+  // A louder mark is beside the cloud where its outline there says so; of the rest the whole height counts.
+  if (
+    f.times.length >= LOUD_PINGS &&
+    median(f.track.overDb) > cloud.overBackgroundDb + LOUDER_DB &&
+    !isInside(mark, apexM, cloud)
+  )
+    return false;
   if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
-  if (mark.shape === 'arch' && mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB) return false;
+  if (louder && mark.shape === 'arch') return false;
   // Under a boat that keeps still nothing has legs.
   // A member is seen out to where the beam has taken off what it stands out by: a bell falls with the square of the angle.
   const seenTo = (beam.alongRad / 2) * Math.sqrt((cloud.overBackgroundDb + STRONGER_DB) / HALF_POWER_DB);
