@@ -114,6 +114,15 @@ export interface CoverFinding extends FindingBase {
   lengthM: number;
   /** Height over the bed by ping, m. */
   height: Float32Array;
+  /** Fish about it. */
+  about: FishAbout;
+}
+
+/** Fish over and beside a thing on the bed that are told from it, and whether any may stand inside unseen. */
+export interface FishAbout {
+  over: number;
+  beside: number;
+  inside: 'none' | 'unknown';
 }
 
 export type Finding = FishFinding | CloudFinding | CoverFinding;

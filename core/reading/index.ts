@@ -3,6 +3,7 @@ export type {
   CoverClass,
   CoverFinding,
   Finding,
+  FishAbout,
   FishFinding,
   MarkShape,
   Reason,

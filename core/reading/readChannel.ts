@@ -11,7 +11,8 @@ import { belongsToCloud, cloudFinding, liesIn } from './clouds/cloudFinding';
 import { doubtCompanions } from './marks/companions';
 import { LEAST_CONFIDENCE } from './confidence';
 import { coverFinding } from './cover/coverFinding';
-import type { CloudFinding, CoverFinding, Finding } from './finding';
+import type { CloudFinding, CoverFinding, Finding, FishFinding } from './finding';
+import { fishAbout } from './cover/fishAbout';
 import type { BedLine } from './bed/bedLine';
 import type { Reading } from './reading';
 import { fishFinding } from './marks/fishFinding';
@@ -197,6 +198,9 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
       ).length;
       if (count > 0) cloud.reasons = [...cloud.reasons, { name: 'larger-near', count }];
     }
+  const fish = rest.filter((f): f is FishFinding => f.kind === 'fish');
+  for (const thing of rest)
+    if (thing.kind === 'cover') thing.about = fishAbout(thing, fish, stretch.pingRate / Math.max(speed, 0.1));
   doubtCompanions(rest);
   rest.sort((a, b) => a.timeS - b.timeS);
   rest.forEach((f, i) => (f.id = i + 1));

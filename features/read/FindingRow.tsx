@@ -4,6 +4,7 @@ import type { Finding } from '@/core/reading';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
 import { clock, useUnits } from '../units';
 import {
+  aboutWords,
   confidenceWords,
   findingNumbers,
   findingTitle,
@@ -44,11 +45,20 @@ export function FindingRow({ finding, open, onPress }: Props) {
           <Text faint kind="small">
             {show('depth', finding.rangeM)} down · {height(finding.heightM)}{' '}
             {finding.kind === 'cover' ? 'high' : 'thick'} · {confidenceWords(finding.confidence)}
+            {finding.kind === 'cover' && finding.about.over + finding.about.beside > 0
+              ? ` · ${finding.about.over + finding.about.beside} fish about it`
+              : ''}
           </Text>
         </View>
       </Pressable>
       {open && (
         <View style={styles.more}>
+          {finding.kind === 'cover' &&
+            aboutWords(finding.about).map((words) => (
+              <Text bold key={words}>
+                {words}
+              </Text>
+            ))}
           {finding.kind === 'fish' && <Text>Shape: {SHAPE_WORDS[finding.shape]}.</Text>}
           <Text>
             Its true depth is {band('depth', finding.depthM[0], finding.depthM[1])}. A mark off to the side is

@@ -1,4 +1,4 @@
-import type { Finding, MarkShape, Reason, Rival } from '@/core/reading';
+import type { Finding, FishAbout, MarkShape, Reason, Rival } from '@/core/reading';
 import type { Units } from '../units';
 import { decimal } from '@/ui/decimal';
 
@@ -100,3 +100,15 @@ export const findingNumbers = (f: Finding): string =>
   ]
     .filter((words) => words !== null)
     .join(' ');
+
+const fishCount = (n: number): string => (n === 0 ? 'No fish' : `${n} fish`);
+
+/** Whether fish stand over, beside or inside a thing on the bed, and what would tell. */
+export const aboutWords = ({ over, beside, inside }: FishAbout): string[] => [
+  over + beside === 0
+    ? 'No fish stands clear over it or beside it.'
+    : `${fishCount(over)} over it, ${beside === 0 ? 'none' : beside} beside it.`,
+  inside === 'none'
+    ? 'No fish can be inside it.'
+    : 'Fish inside it cannot be told from it. Drop a lure on it, or look with the slice.',
+];

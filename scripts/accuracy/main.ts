@@ -4,6 +4,7 @@ import { parseArgs } from 'node:util';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { madeCoverPass, ON_BED, type OnBed } from './coverPasses';
 import { judgeCover, judgePass } from './judge';
+import { judgePainted, type PaintedWorld } from './painted';
 import { madePass, type Conditions } from './passes';
 import { addTally, calibration, newTally, quantile, share, type Tally } from './tally';
 
@@ -12,10 +13,15 @@ interface Job {
   seed: number;
   conditions?: Conditions;
   cover?: OnBed;
+  painted?: PaintedWorld;
 }
 
-const work = ({ seed, conditions, cover }: Job): Tally =>
-  cover ? judgeCover(madeCoverPass(seed, cover), seed) : judgePass(madePass(seed, conditions), seed);
+const work = ({ seed, conditions, cover, painted }: Job): Tally =>
+  cover
+    ? judgeCover(madeCoverPass(seed, cover), seed)
+    : painted
+      ? judgePainted(seed, painted)
+      : judgePass(madePass(seed, conditions), seed);
 
 /** How a pass departs from the usual, and how many passes of every hundred it gets. */
 const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
@@ -25,6 +31,18 @@ const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
   ['rough, wind 8 m/s', 40, { windMps: 8 }],
   ['fast, 4 m/s', 40, { speedMps: 4 }],
   ['noisy: most fish near the limit', 60, { excessNoiseDb: 72 }],
+];
+
+/** Water the reader was not made on: painted from statistics, plain and with nuisances. */
+const ABROAD: [group: string, weight: number, world: PaintedWorld][] = [
+  ['painted, plain', 40, { parts: { clouds: 0 } }],
+  ['painted, bait', 40, { parts: { clouds: 1 } }],
+  ['painted, weed', 30, { parts: { weed: 1, clouds: 0 } }],
+  ['painted, rocks', 30, { parts: { boulders: 2, clouds: 0 } }],
+  ['painted, waves of 0.3 m and no sensor', 30, { parts: { heaveM: 0.3, clouds: 0 } }],
+  ['painted, bursts', 30, { always: ['bursts'], parts: { clouds: 0 } }],
+  ['painted, another sounder', 40, { always: ['other-sounder'], parts: { clouds: 0 } }],
+  ['painted, three nuisances', 60, { drawn: 3 }],
 ];
 
 function jobs(passes: number, seed: number): Job[] {
@@ -37,7 +55,20 @@ function jobs(passes: number, seed: number): Job[] {
     for (let k = 0; k < Math.ceil(0.3 * passes); k++)
       list.push({ group: 'on the bed', cover, seed: seed + 100_000 + 1000 * c + k });
   });
+  ABROAD.forEach(([group, weight, painted], g) => {
+    for (let k = 0; k < Math.ceil((passes * weight) / 100); k++)
+      list.push({ group, painted, seed: seed + 200_000 + 10_000 * g + k });
+  });
   return list;
+}
+
+/** What was counted of painted passes: shares with their intervals, and means a pass. */
+function printPainted(t: Tally): void {
+  for (const name of Object.keys(t.counts)) console.log(`  ${name}: ${share(t, name)}`);
+  for (const [name, list] of Object.entries(t.lists))
+    if (name.endsWith('a pass'))
+      console.log(`  ${name}: ${(list.reduce((a, b) => a + b, 0) / list.length).toFixed(2)}`);
+  console.log(`  probabilities: ${calibration(t)}`);
 }
 
 /** Spreads jobs over two threads. */
@@ -68,6 +99,7 @@ async function all(list: Job[]): Promise<Map<string, Tally>> {
 
 function print(group: string, t: Tally): void {
   console.log(group);
+  if (group.startsWith('painted')) return printPainted(t);
   if (group === 'on the bed') {
     const shares = ON_BED.map(
       (kind) => (t.counts[`told: ${kind}`]?.[0] ?? 0) / (t.counts[`told: ${kind}`]?.[1] ?? 1),

@@ -95,6 +95,7 @@ export function coverFinding(
       ? { reading: 'big-fish', test: 'bed-window' }
       : { reading: second, test: first === 'boulder' || second === 'boulder' ? 'drop-on-it' : 'pass-again' },
     height: heightM,
+    about: { over: 0, beside: 0, inside: first === 'boulder' ? 'none' : 'unknown' },
   };
   return { finding, real };
 }

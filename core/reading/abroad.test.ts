@@ -1,0 +1,65 @@
+import { seededRandom } from '@/core/maths';
+import { NUISANCES, withNuisances } from '@/core/testing/nuisances';
+import { paintedPass } from '@/core/testing/paintedWater';
+import { judgePainted, type PaintedWorld } from '@/scripts/accuracy/painted';
+import { addTally, newTally, type Tally } from '@/scripts/accuracy/tally';
+
+/** Some painted passes together; their seeds are none that anything was fitted on. */
+function judged(world: PaintedWorld, passes: number, seed: number): Tally {
+  const tally = newTally();
+  for (let k = 0; k < passes; k++) addTally(tally, judgePainted(seed + k, world));
+  return tally;
+}
+
+const shareOf = (t: Tally, name: string): number => (t.counts[name]?.[0] ?? 0) / (t.counts[name]?.[1] ?? NaN);
+const meanOf = (t: Tally, name: string): number =>
+  t.lists[name]!.reduce((a, b) => a + b, 0) / t.lists[name]!.length;
+
+// Bars are those of `npm run accuracy`, less what chance takes from so few passes (binomial, one in a hundred).
+describe('on water painted from statistics', () => {
+  it('fish are found and little else is called one', () => {
+    const t = judged({ parts: { clouds: 0 } }, 14, 3_100_001);
+    expect(shareOf(t, 'bed within 3 %')).toBeGreaterThan(0.999);
+    expect(shareOf(t, 'recall')).toBeGreaterThan(0.9);
+    expect(shareOf(t, 'precision')).toBeGreaterThan(0.88);
+  });
+  it('waves without a sensor are no rocks, and rocks are', () => {
+    expect(
+      meanOf(judged({ parts: { heaveM: 0.3, clouds: 0 } }, 12, 3_200_001), 'false boulder a pass'),
+    ).toBeLessThan(0.5);
+    expect(
+      shareOf(judged({ parts: { boulders: 2, clouds: 0 } }, 8, 3_300_001), 'boulder found'),
+    ).toBeGreaterThan(0.75);
+  });
+  it('another sounder is named by its clock, and none where none is', () => {
+    expect(
+      shareOf(judged({ always: ['other-sounder'], parts: { clouds: 0 } }, 14, 3_400_001), 'sounder named'),
+    ).toBeGreaterThan(0.7);
+    expect(
+      meanOf(judged({ always: ['bursts'], parts: { clouds: 0 } }, 10, 3_500_001), 'false sounders a pass'),
+    ).toBeLessThan(0.2);
+  });
+  it('bait is found, and calm told from hunted', () => {
+    const t = judged({ parts: { clouds: 1 } }, 24, 3_600_001);
+    expect(shareOf(t, 'clouds found')).toBeGreaterThan(0.8);
+    const right = (t.counts['mood: calm']?.[0] ?? 0) + (t.counts['mood: hunted']?.[0] ?? 0);
+    const all = (t.counts['mood: calm']?.[1] ?? 0) + (t.counts['mood: hunted']?.[1] ?? 0);
+    expect(right / all).toBeGreaterThan(0.7);
+  });
+});
+
+describe('nuisances', () => {
+  it.each(NUISANCES)('%s changes a recording, the same for one seed, and leaves its shape', (name) => {
+    const { recording } = paintedPass(5, { clouds: 0 });
+    const made = [1, 1].map((seed) => withNuisances(recording, [name], seededRandom(seed)).channels[0]!);
+    const [one, again] = made;
+    const clean = recording.channels[0]!;
+    expect(one!.levelDb).toEqual(again!.levelDb);
+    expect(one!.levelDb).toHaveLength(clean.levelDb.length);
+    expect(one!.levelDb.every(Number.isFinite)).toBe(true);
+    const { levelDb: _a, ...facts } = one!;
+    const { levelDb: _b, ...cleanFacts } = clean;
+    const sameLevels = one!.levelDb.every((x, i) => x === clean.levelDb[i]);
+    expect(sameLevels && JSON.stringify(facts) === JSON.stringify(cleanFacts)).toBe(false);
+  });
+});
