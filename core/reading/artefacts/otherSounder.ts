@@ -3,7 +3,7 @@ import { CELL, type Cells } from '../levels/cells';
 import type { NamedEcho } from './notFish';
 
 /** A dash stands this far over the water in its ping, and under this in the pings before and after, dB. */
-const DASH_DB = 9.5;
+const DASH_DB = 10;
 const ALONE_DB = 6.5;
 /** Cells to either side in which the neighbours must be quiet. */
 const BESIDE = 2;
@@ -19,9 +19,9 @@ const FASTEST_HZ = 30;
 /** Dashes needed in a span and in all, and how much in step they must be on the whole: 1 is a perfect clock. */
 const FEWEST = 5;
 const FEWEST_IN_ALL = 12;
-const IN_STEP = 0.5;
+const IN_STEP = 0.3;
 /** Chance that noise keeps time so well at any of the rates tried. */
-const CHANCE = 1e-4;
+const CHANCE = 5e-3;
 /** Rates that come this near a multiple of the boat's own, turns in a span, are not told apart: all it hears lies in its own listening time. */
 const OWN_TURNS = 3;
 
@@ -75,14 +75,19 @@ function leastSum(spans: number, chance: number): number {
   return s;
 }
 
+/** Cosines of a turn, for phases as good as told to a thousandth of it. */
+const TURN = 1024;
+const COSINES = Float32Array.from({ length: TURN }, (_, k) => Math.cos((2 * Math.PI * k) / TURN));
+
 /** How much in step times are with a clock, 0…1: the length of their mean phase (Rayleigh). */
-function inStep(timeS: readonly number[], from: number, to: number, hz: number): number {
+function inStep(timeS: Float64Array, from: number, to: number, hz: number): number {
+  const perS = hz * TURN;
   let x = 0;
   let y = 0;
   for (let i = from; i < to; i++) {
-    const phase = 2 * Math.PI * hz * timeS[i]!;
-    x += Math.cos(phase);
-    y += Math.sin(phase);
+    const at = (perS * timeS[i]!) | 0;
+    x += COSINES[at & (TURN - 1)]!;
+    y += COSINES[(at - (TURN >> 2)) & (TURN - 1)]!;
   }
   return Math.hypot(x, y) / (to - from);
 }
@@ -98,7 +103,8 @@ export function findOtherSounder(
   pingRate: number,
 ): NamedEcho | null {
   const dashes = dashesOf(channel, cells, timeS);
-  const { timeS: at } = dashes;
+  // From the first on, so that phases stay small whole numbers.
+  const at = Float64Array.from(dashes.timeS, (t) => t - dashes.timeS[0]!);
   const spans: [from: number, to: number][] = [];
   for (let from = 0, to = 0; from < at.length; from = to) {
     while (to < at.length && at[to]! - at[from]! < SPAN_S) to++;
