@@ -54,8 +54,8 @@ export function FindingRow({ finding, open, onPress }: Props) {
       {open && (
         <View style={styles.more}>
           {finding.kind === 'cover' &&
-            aboutWords(finding.about).map((words) => (
-              <Text bold key={words}>
+            aboutWords(finding.about).map((words, i) => (
+              <Text bold={i === 0} key={words}>
                 {words}
               </Text>
             ))}
