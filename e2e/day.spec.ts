@@ -35,6 +35,7 @@ test('a day: plan, tune, read, keep, export, reload, still there', async ({ page
 
   await goTo(page, 'Read');
   await expect(page.getByTestId('read-summary')).toContainText(/[78] single marks, 1 cloud/);
+  await expect(page.getByTestId('also-seen')).toContainText('The bed');
   await page.getByTestId('finding-1').click();
   await expect(page.getByText('True depth')).toBeVisible();
   await expect(page.getByText('It could also be').first()).toBeVisible();

@@ -6,6 +6,7 @@ import { excessOf } from './levels/background';
 import { trackBed } from './bed/trackBed';
 import { bedShape } from './bed/bedShape';
 import { cellsOf } from './levels/cells';
+import { gatherSchools, schoolOutline } from './clouds/gatherSchools';
 import { findClouds, giveBack } from './clouds/findClouds';
 import { belongsToCloud, cloudFinding, liesIn } from './clouds/cloudFinding';
 import { doubtCompanions } from './marks/companions';
@@ -114,15 +115,24 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const marks = joinTracks(pieces, timeS, speed, channel).filter((f) =>
     longEnough(f.track, channel, speed, rate, clutterM),
   );
-  const findings: Finding[] = [...cover, ...bait];
+  const fish: FishFinding[] = [];
   for (const mark of marks) {
     const finding = fishFinding(mark, 0, channel, bed, speed);
     const dense = doubtful.some((cloud) => liesIn(finding, cloud));
     if (finding.confidence < (dense ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
     if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed, channel))) continue;
-    findings.push(finding);
+    fish.push(finding);
   }
-  return { bed, clutterM, named, findings };
+  const { schools, others } = gatherSchools(fish, pingsPerM);
+  const gathered = schools.map((school) =>
+    cloudFinding(schoolOutline(school, channel), 0, channel, stretch, bed, clutterM, pingsPerM),
+  );
+  const findings: Finding[] = [...cover, ...bait, ...gathered, ...others];
+  // A line through a school is its own.
+  const apart = named.filter(
+    (echo) => echo.kind !== 'own-gear' || !gathered.some((school) => holds(school, echo)),
+  );
+  return { bed, clutterM, named: apart, findings };
 }
 
 const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
@@ -225,6 +235,13 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
 
 /** In a place so dense that it was nearly a cloud, a mark must be this sure: parts of one body close by leave many. */
 const LEAST_IN_DENSE = 0.85;
+/** Whether a school holds a named line. */
+const holds = (school: CloudFinding, { fromPing, toPing, rangeM }: NamedEcho): boolean =>
+  fromPing <= school.toPing &&
+  toPing >= school.fromPing &&
+  rangeM[0] > school.rangeM - 0.5 &&
+  rangeM[1] < school.rangeM + school.heightM + 0.5;
+
 /** A class of cover less likely than this is not told. */
 const LEAST_CLASS_CONFIDENCE = 0.35;
 /** A larger mark this near above or below a cloud is by it, m. */

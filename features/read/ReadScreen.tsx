@@ -22,6 +22,7 @@ import { AskingNote } from '../tune/AskingNote';
 import { STAGE_WORDS } from '../tune/wording';
 import { clock, useUnits } from '../units';
 import { useSlow } from '../useSlow';
+import { AlsoSeen } from './AlsoSeen';
 import { FindingRow } from './FindingRow';
 import { KeepSheet } from './KeepSheet';
 import { PassOverlay } from './PassOverlay';
@@ -156,11 +157,14 @@ export function ReadScreen() {
       />
     </>
   ) : findings.length === 0 ? (
-    <EmptyState
-      title="Nothing stands out"
-      hint="No mark stands clear of the noise in this pass. Try another beam, or other water."
-      action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
-    />
+    <>
+      <EmptyState
+        title="Nothing stands out"
+        hint="No mark stands clear of the noise in this pass. Try another beam, or other water."
+        action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
+      />
+      <AlsoSeen reading={reading} />
+    </>
   ) : (
     <View>
       <Text style={styles.pad} testID="read-summary">
@@ -177,6 +181,7 @@ export function ReadScreen() {
           />
         ))}
       </View>
+      <AlsoSeen reading={reading} />
       <Text faint kind="small" style={styles.pad}>
         The app reads marks. It cannot tell the kind of fish.
       </Text>

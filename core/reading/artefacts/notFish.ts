@@ -28,9 +28,8 @@ const STEADY_DB = 1.7;
 const STRAIGHT = 0.5;
 /** It slants by more than this many pulses over its length; less is a level line. */
 const SLANTS = 2;
-/** Two clocks draw a line that goes on, by so much water or for so many pings; a leg of an arch is as straight for less. */
+/** Two clocks draw a line that goes on by so much water; a fish's own way under a still boat is as straight for less, m. */
 const GOES_ON_M = 0.6;
-const GOES_ON_PINGS = 60;
 /** A level line is one's own gear when the boat has gone so many times farther than any fish stays in the beam. */
 const LONGER = 1.5;
 /** How far out a strong fish is still seen, in half widths of the beam. */
@@ -53,7 +52,7 @@ function legsOf(rangeM: readonly number[]): number {
 
 /**
  * Names a mark that cannot be a fish, or null. Another sounder: equally strong each time and on a straight slant, as two
- * clocks make it, for longer unless one is known to be heard. Own gear: at one range, and without legs, for longer than a fish could stay in the beam at this speed.
+ * clocks make it, and steeper than a leg unless one is known to be heard. Own gear: at one range, and without legs, for longer than a fish could stay in the beam at this speed.
  */
 export function notFish(
   { track }: Fitted,
@@ -84,12 +83,10 @@ export function notFish(
   )
     return { kind: 'bubbles', ...named, slantM: slope };
   const slants = Math.abs(slope) * (to - from);
-  if (
-    steadyDb < STEADY_DB &&
-    offM < STRAIGHT * pulse &&
-    slants > SLANTS * pulse &&
-    (sounderHeard || slants > GOES_ON_M || pings.length > GOES_ON_PINGS)
-  )
+  // A leg comes and goes no faster than the boat does along the beam's edge.
+  const legMps = speedMps * Math.sin(Math.min(Math.PI / 2, (EDGE * channel.beam.alongRad) / 2));
+  const noLeg = Math.abs(slope) * pingRate > legMps && slants > GOES_ON_M;
+  if (steadyDb < STEADY_DB && offM < STRAIGHT * pulse && slants > SLANTS * pulse && (sounderHeard || noLeg))
     return { kind: 'another-sounder', ...named, slantM: slope };
   const way = ((to - from) / pingRate) * speedMps;
   const inBeam = 2 * median(rangeM) * Math.tan(Math.min(1.3, (EDGE * channel.beam.alongRad) / 2));

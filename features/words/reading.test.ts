@@ -1,0 +1,75 @@
+import type { Reading } from '@/core/reading';
+import { sentencesOf, wordsOf } from '@/core/testing/readingEase';
+import { unitsIn } from '../units';
+import { coveredWords, seenWords } from './reading';
+
+const NOTHING: Reading = {
+  channelId: 'cone',
+  bed: { rangeM: new Float32Array(40).fill(10), contrastDb: new Float32Array(40) },
+  bedShape: {} as Reading['bedShape'],
+  hardness: [],
+  layers: [],
+  named: [],
+  surfaceClutterM: 0,
+  structure: [],
+  lures: [],
+  missingLeg: null,
+  findings: [],
+};
+const patch = (likely: 'rock' | 'mud', hard: number) =>
+  ({ likely, hard, skin: 0.7 }) as Reading['hardness'][number];
+const echo = (kind: Reading['named'][number]['kind']): Reading['named'][number] => ({
+  kind,
+  fromPing: 3,
+  toPing: 20,
+  rangeM: [3, 8],
+  steadyDb: 0,
+  slantM: 0,
+});
+const timeS = Float64Array.from({ length: 40 }, (_, p) => p / 5);
+const units = unitsIn('metric');
+
+describe('what else the reader has seen', () => {
+  const full: Reading = {
+    ...NOTHING,
+    hardness: [patch('rock', 0.95), patch('rock', 0.9)],
+    layers: [{ rangeM: 6, topM: 5, bottomM: 7, overDb: 6, share: 0.9 }],
+    structure: [{ kind: 'hump', fromPing: 5, toPing: 15, topM: 7, footM: 10, heightM: 3, lengthM: 9 }],
+    lures: [{ answers: [{}, {}] } as unknown as Reading['lures'][number]],
+    missingLeg: { leg: 'before', count: 6, of: 7, chance: 0.02 },
+    named: (
+      ['bubbles', 'another-sounder', 'own-gear', 'electrical-bar', 'false-bed', 'ring-down'] as const
+    ).map(echo),
+  };
+  it('is all said, in short sentences', () => {
+    const seen = seenWords(full, timeS, units);
+    expect(seen.map((s) => s.name)).toEqual([
+      'The bed',
+      'A hump',
+      'A layer',
+      'Your lure',
+      'The same leg is missing',
+      'Bubbles',
+      'Another sounder',
+      'Your own gear',
+      'Electrical noise',
+      'A false bed',
+      'The transducer’s own ringing',
+    ]);
+    expect(seen[0]!.words).toMatch(/^Mostly hard, most like rock\. In places a thin hard skin/);
+    expect(seen[1]!.words).toMatch(/^3\sm high, its top at 7/);
+    for (const { words } of seen)
+      for (const sentence of sentencesOf(words)) expect(wordsOf(sentence).length).toBeLessThanOrEqual(20);
+  });
+  it('is nothing where there is nothing, and a loud ping now and then is not told', () => {
+    expect(seenWords(NOTHING, timeS, units)).toEqual([]);
+    const long = Float64Array.from({ length: 4000 }, (_, p) => p / 5);
+    expect(seenWords({ ...NOTHING, named: [echo('electrical-bar')] }, long, units)).toEqual([]);
+  });
+  it('says how wide the beam looked at the bed', () => {
+    expect(coveredWords(NOTHING, Math.PI / 3, units)).toMatch(/about 11\.5\sm wide/);
+    expect(
+      coveredWords({ ...NOTHING, bed: { ...NOTHING.bed, rangeM: new Float32Array(40).fill(NaN) } }, 1, units),
+    ).toBeNull();
+  });
+});

@@ -1,0 +1,119 @@
+import type { NotFish, Reading } from '@/core/reading';
+import type { Units } from '../units';
+import { clock } from '../units';
+
+/** What the reader has seen besides marks, cloud and cover: a name, and what it is and what to do. */
+export interface SeenWords {
+  name: string;
+  words: string;
+}
+
+const NAMED: Record<NotFish, { name: string; words: string }> = {
+  bubbles: { name: 'Bubbles', words: 'They rise as gas does. They are no fish.' },
+  'another-sounder': {
+    name: 'Another sounder',
+    words: 'Its dashes keep the time of another clock. Turn up other sounders, or change the ping rate.',
+  },
+  'own-gear': {
+    name: 'Your own gear',
+    words: 'It keeps one depth for longer than a fish stays in the beam. Take some line in: it comes up too.',
+  },
+  'electrical-bar': {
+    name: 'Electrical noise',
+    words: 'Whole pings are louder than their neighbours. Switch off pumps and chargers one by one.',
+  },
+  'false-bed': {
+    name: 'A false bed',
+    words: 'An echo of an earlier ping comes late. Lower the ping rate: a false bed moves, the bed does not.',
+  },
+  'ring-down': {
+    name: 'The transducer’s own ringing',
+    words: 'It is equally loud in every ping. Nothing nearer than that can be read.',
+  },
+};
+
+/** Share of hard ground over which a bed is hard, and under one less which it is soft. */
+const MOSTLY = 0.7;
+/** A thin skin less likely than this is not told. */
+const SKIN = 0.5;
+
+/** Share of pings from which electrical noise is worth telling. */
+const BARS = 0.01;
+
+const GROUND = {
+  rock: 'rock',
+  gravel: 'gravel',
+  shell: 'shell',
+  sand: 'sand',
+  silt: 'silt',
+  mud: 'mud',
+} as const;
+
+/** What the bed is likely made of; null where nothing could be told. */
+function bedWords({ hardness }: Reading): string | null {
+  if (hardness.length === 0) return null;
+  const hard = hardness.reduce((sum, patch) => sum + patch.hard, 0) / hardness.length;
+  const kinds = new Map<keyof typeof GROUND, number>();
+  for (const { likely } of hardness) kinds.set(likely, (kinds.get(likely) ?? 0) + 1);
+  const [first, second] = [...kinds].sort((a, b) => b[1] - a[1]);
+  const also = second && second[1] > hardness.length / 5 ? ` and ${GROUND[second[0]]}` : '';
+  const skin = hardness.some((patch) => patch.skin > SKIN)
+    ? ' In places a thin hard skin lies on soft ground.'
+    : '';
+  const how = hard > MOSTLY ? 'Mostly hard' : hard < 1 - MOSTLY ? 'Mostly soft' : 'Hard and soft by turns';
+  return `${how}, most like ${GROUND[first![0]]}${also}.${skin} Drop a weight on it to be sure.`;
+}
+
+const STRUCTURE = { hump: 'A hump', channel: 'A channel', ledge: 'A ledge' } as const;
+
+/** All the reader has seen that is no mark, most useful first. @param timeS of each ping */
+export function seenWords(reading: Reading, timeS: Float64Array, units: Units): SeenWords[] {
+  const out: SeenWords[] = [];
+  const bed = bedWords(reading);
+  if (bed) out.push({ name: 'The bed', words: bed });
+  for (const { kind, fromPing, toPing, topM, heightM } of reading.structure)
+    out.push({
+      name: STRUCTURE[kind],
+      words: `${units.height(heightM)} high, its top at ${units.show('depth', topM)}. You passed it at ${clock(timeS[(fromPing + toPing) >> 1]!)}.`,
+    });
+  for (const { topM, bottomM } of reading.layers)
+    out.push({
+      name: 'A layer',
+      words: `At ${units.band('depth', topM, bottomM, 0)} through the pass. Fish often keep just over or under it.`,
+    });
+  for (const { answers } of reading.lures)
+    out.push({
+      name: 'Your lure',
+      words:
+        answers.length === 0
+          ? 'No fish answered it.'
+          : `Fish answered it ${answers.length === 1 ? 'once' : `${answers.length} times`}.`,
+    });
+  if (reading.missingLeg) {
+    const { leg, count, of } = reading.missingLeg;
+    out.push({
+      name: 'The same leg is missing',
+      words: `${count} of ${of} half arches lack the ${leg === 'before' ? 'first' : 'second'} leg. Check that the transducer is level.`,
+    });
+  }
+  for (const kind of Object.keys(NAMED) as NotFish[]) {
+    const mine = reading.named.filter((echo) => echo.kind === kind);
+    const pings = mine.reduce((sum, echo) => sum + echo.toPing - echo.fromPing + 1, 0);
+    // A loud ping now and then is chance.
+    if (pings < (kind === 'electrical-bar' ? BARS * timeS.length : 1)) continue;
+    const near = Math.min(...mine.map((echo) => echo.rangeM[0]));
+    const far = Math.max(...mine.map((echo) => echo.rangeM[1]));
+    const where = kind === 'electrical-bar' ? '' : `At ${units.band('depth', near, far)}. `;
+    out.push({ name: NAMED[kind].name, words: `${where}${NAMED[kind].words}` });
+  }
+  return out;
+}
+
+/** How much of the bed a pass has looked at, across. */
+export function coveredWords(reading: Reading, athwartRad: number, units: Units): string | null {
+  const known = Array.from(reading.bed.rangeM).filter((r) => r > 0);
+  if (known.length === 0) return null;
+  const bedM = known.sort((a, b) => a - b)[known.length >> 1]!;
+  const acrossM = 2 * bedM * Math.tan(Math.min(athwartRad / 2, 1.2));
+  return `At the bed the beam is about ${units.show('depth', acrossM)} wide. Fish farther aside are not on this picture.`;
+}
