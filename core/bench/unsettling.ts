@@ -5,7 +5,6 @@ export const UNSETTLING = [
   'power',
   'tvg',
   'gainMode',
-  'bedRamp',
   'faceId',
 ] as const satisfies readonly (keyof Settings)[];
 export type Unsettling = (typeof UNSETTLING)[number];

@@ -21,8 +21,8 @@ export type Reason =
   | { name: 'under-bed'; db: number }
   /** How many times longer than high, what the beam adds taken off. */
   | { name: 'stretched'; times: number }
-  /** How far its edge strays from ping to ping, as a share of its height. */
-  | { name: 'ragged'; share: number }
+  /** How far its edge strays from ping to ping, as a share of its height, and whether that is more than calm bait's does. */
+  | { name: 'ragged'; share: number; torn: boolean }
   /** Larger marks close to it. */
   | { name: 'larger-near'; count: number };
 

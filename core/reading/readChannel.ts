@@ -118,8 +118,8 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const fish: FishFinding[] = [];
   for (const mark of marks) {
     const finding = fishFinding(mark, 0, channel, bed, speed);
-    const dense = doubtful.some((cloud) => liesIn(finding, cloud));
-    if (finding.confidence < (dense ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
+    const crowded = doubtful.some((cloud) => liesIn(finding, cloud));
+    if (finding.confidence < (crowded ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
     if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed, channel))) continue;
     fish.push(finding);
   }

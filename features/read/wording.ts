@@ -56,9 +56,6 @@ export const confidenceWords = (confidence: number): string =>
 const overWords = (db: number): string =>
   db >= 18 ? 'much stronger' : db >= 10 ? 'clearly stronger' : 'a little stronger';
 
-/** An edge that strays by more than this share of the height is torn. */
-const RAGGED = 0.022;
-
 export function reasonWords(reason: Reason, units: Units): string {
   switch (reason.name) {
     case 'stands-out':
@@ -78,7 +75,7 @@ export function reasonWords(reason: Reason, units: Units): string {
     case 'stretched':
       return `${decimal(reason.times, 1)} times as long as high. Bait at rest keeps rounder`;
     case 'ragged':
-      return reason.share > RAGGED ? 'its edge is torn' : 'its edge is even';
+      return reason.torn ? 'its edge is torn' : 'its edge is even';
     case 'larger-near':
       return `${reason.count} larger ${reason.count === 1 ? 'mark' : 'marks'} close to it`;
     case 'thick':

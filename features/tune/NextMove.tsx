@@ -24,7 +24,7 @@ import { judgedWords, moveCost, moveReason, moveWords, unsettledWords } from '..
 
 /** The dial that has left gain and colours unsettled, by name. */
 const dialNameOf = (setting: Unsettling): string =>
-  setting === 'faceId' ? 'This beam' : CHOICES[setting].label;
+  setting === 'faceId' ? 'This beam' : setting === 'gainMode' ? 'The new gain mode' : CHOICES[setting].label;
 
 /** A picture is judged once its dials have rested so long, ms. */
 const AT_REST_MS = 700;

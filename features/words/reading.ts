@@ -1,6 +1,8 @@
 import type { NotFish, Reading } from '@/core/reading';
+import type { BedMaterial } from '@/core/water';
 import type { Units } from '../units';
 import { clock } from '../units';
+import { BED_WORDS } from './brief';
 
 /** What the reader has seen besides marks, cloud and cover: a name, and what it is and what to do. */
 export interface SeenWords {
@@ -40,28 +42,19 @@ const SKIN = 0.5;
 /** Share of pings from which electrical noise is worth telling. */
 const BARS = 0.01;
 
-const GROUND = {
-  rock: 'rock',
-  gravel: 'gravel',
-  shell: 'shell',
-  sand: 'sand',
-  silt: 'silt',
-  mud: 'mud',
-} as const;
-
 /** What the bed is likely made of; null where nothing could be told. */
 function bedWords({ hardness }: Reading): string | null {
   if (hardness.length === 0) return null;
   const hard = hardness.reduce((sum, patch) => sum + patch.hard, 0) / hardness.length;
-  const kinds = new Map<keyof typeof GROUND, number>();
+  const kinds = new Map<BedMaterial, number>();
   for (const { likely } of hardness) kinds.set(likely, (kinds.get(likely) ?? 0) + 1);
   const [first, second] = [...kinds].sort((a, b) => b[1] - a[1]);
-  const also = second && second[1] > hardness.length / 5 ? ` and ${GROUND[second[0]]}` : '';
+  const also = second && second[1] > hardness.length / 5 ? ` and ${BED_WORDS[second[0]]}` : '';
   const skin = hardness.some((patch) => patch.skin > SKIN)
     ? ' In places a thin hard skin lies on soft ground.'
     : '';
   const how = hard > MOSTLY ? 'Mostly hard' : hard < 1 - MOSTLY ? 'Mostly soft' : 'Hard and soft by turns';
-  return `${how}, most like ${GROUND[first![0]]}${also}.${skin} Drop a weight on it to be sure.`;
+  return `${how}, most like ${BED_WORDS[first![0]]}${also}.${skin} Drop a weight on it to be sure.`;
 }
 
 const STRUCTURE = { hump: 'A hump', channel: 'A channel', ledge: 'A ledge' } as const;

@@ -99,7 +99,7 @@ export function cloudFinding(
     ),
     reasons: [
       { name: 'stretched', times: state.stretched },
-      { name: 'ragged', share: state.ragged },
+      { name: 'ragged', share: state.ragged, torn: state.ragged > w.evenRagged },
       { name: 'thick', heightM, pulseM: channel.resolutionM },
       { name: 'stands-out', db: cloud.overDb },
       { name: 'followed', pings, share: filled },
