@@ -50,6 +50,10 @@ function summary(reading: Reading): string {
     lines.push(
       `  the leg ${reading.missingLeg.leg} is missing in ${reading.missingLeg.count} of ${reading.missingLeg.of}: check the level`,
     );
+  for (const fault of reading.faults)
+    lines.push(
+      `  levels ${fault.name}: ${fault.name === 'gain-in' ? `${fault.dbPerDecade.toFixed(0)} dB a decade of range` : `${Math.round(100 * fault.share)} %`}`,
+    );
   return lines.join('\n');
 }
 

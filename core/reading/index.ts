@@ -32,6 +32,7 @@ export { fitCrossing, type Crossing } from './marks/crossing';
 export { bedHardness, firstEchoDb, type BedPatch } from './bed/hardness';
 export { bedShape, type BedShape } from './bed/bedShape';
 export { type NamedEcho, type NotFish } from './artefacts/notFish';
+export type { LevelFault } from './levels/levelFaults';
 export { findLayers, type Layer } from './artefacts/layers';
 export { beamStrength, type Strength } from './marks/beamStrength';
 export { workingChannel } from './levels/workingChannel';

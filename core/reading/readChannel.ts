@@ -6,6 +6,7 @@ import { excessOf } from './levels/background';
 import { trackBed } from './bed/trackBed';
 import { bedShape } from './bed/bedShape';
 import { cellsOf } from './levels/cells';
+import { asTrusted, levelFaults } from './levels/levelFaults';
 import { gatherSchools, schoolOutline } from './clouds/gatherSchools';
 import { findClouds, giveBack } from './clouds/findClouds';
 import { belongsToCloud, cloudFinding, liesIn } from './clouds/cloudFinding';
@@ -154,7 +155,8 @@ const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
  * strengths stay relative. A long one is read in blocks that overlap, so its size does not grow with the hours.
  */
 export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
-  const measured = withoutGain(asMeasured);
+  const faults = levelFaults(asMeasured);
+  const measured = asTrusted(withoutGain(asMeasured), faults);
   const { navigation } = stretch;
   const bed: BedLine = {
     rangeM: new Float32Array(measured.pingCount),
@@ -216,13 +218,17 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
   rest.forEach((f, i) => (f.id = i + 1));
   return {
     channelId: measured.id,
+    faults,
     bed,
     bedShape: bedShape(measured, bed, navigation),
-    hardness: bedHardness(
-      measured,
-      bed,
-      rest.filter((f): f is CoverFinding => f.kind === 'cover'),
-    ),
+    // Of levels cut off at the loudest, the bed's are the first to be.
+    hardness: faults.some((fault) => fault.name === 'cut')
+      ? []
+      : bedHardness(
+          measured,
+          bed,
+          rest.filter((f): f is CoverFinding => f.kind === 'cover'),
+        ),
     structure: findStructure(bed, navigation),
     layers,
     named,

@@ -2,6 +2,7 @@ import type { BedLine } from './bed/bedLine';
 import type { BedShape } from './bed/bedShape';
 import type { Finding } from './finding';
 import type { BedPatch } from './bed/hardness';
+import type { LevelFault } from './levels/levelFaults';
 import type { Layer } from './artefacts/layers';
 import type { LureTrack } from './marks/lure';
 import type { MissingLeg } from './marks/missingLeg';
@@ -11,6 +12,8 @@ import type { Structure } from './bed/structure';
 /** What a reader makes of one channel. */
 export interface Reading {
   channelId: string;
+  /** What was done to the levels before they came here: what is said of strength, length and ground is the less for it. */
+  faults: readonly LevelFault[];
   bed: BedLine;
   bedShape: BedShape;
   /** What the bed is made of, patch by patch. */

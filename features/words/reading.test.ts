@@ -10,6 +10,7 @@ const NOTHING: Reading = {
   hardness: [],
   layers: [],
   named: [],
+  faults: [],
   surfaceClutterM: 0,
   structure: [],
   lures: [],
@@ -32,6 +33,11 @@ const units = unitsIn('metric');
 describe('what else the reader has seen', () => {
   const full: Reading = {
     ...NOTHING,
+    faults: [
+      { name: 'cut', share: 0.4 },
+      { name: 'gain-in', dbPerDecade: 30 },
+      { name: 'repeated', share: 0.02 },
+    ],
     hardness: [patch('rock', 0.95), patch('rock', 0.9)],
     layers: [{ rangeM: 6, topM: 5, bottomM: 7, overDb: 6, share: 0.9 }],
     structure: [{ kind: 'hump', fromPing: 5, toPing: 15, topM: 7, footM: 10, heightM: 3, lengthM: 9 }],
@@ -44,6 +50,9 @@ describe('what else the reader has seen', () => {
   it('is all said, in short sentences', () => {
     const seen = seenWords(full, timeS, units);
     expect(seen.map((s) => s.name)).toEqual([
+      'Loud echoes are cut off',
+      'Gain by depth is already in this recording',
+      'Pings are missing',
       'The bed',
       'A hump',
       'A layer',
@@ -56,8 +65,8 @@ describe('what else the reader has seen', () => {
       'A false bed',
       'The transducer’s own ringing',
     ]);
-    expect(seen[0]!.words).toMatch(/^Mostly hard, most like rock\. In places a thin hard skin/);
-    expect(seen[1]!.words).toMatch(/^3\sm high, its top at 7/);
+    expect(seen[3]!.words).toMatch(/^Mostly hard, most like rock\. In places a thin hard skin/);
+    expect(seen[4]!.words).toMatch(/^3\sm high, its top at 7/);
     for (const { words } of seen)
       for (const sentence of sentencesOf(words)) expect(wordsOf(sentence).length).toBeLessThanOrEqual(20);
   });

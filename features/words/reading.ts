@@ -1,4 +1,4 @@
-import type { NotFish, Reading } from '@/core/reading';
+import type { LevelFault, NotFish, Reading } from '@/core/reading';
 import type { BedMaterial } from '@/core/water';
 import type { Units } from '../units';
 import { clock } from '../units';
@@ -57,11 +57,28 @@ function bedWords({ hardness }: Reading): string | null {
   return `${how}, most like ${BED_WORDS[first![0]]}${also}.${skin} Drop a weight on it to be sure.`;
 }
 
+const FAULT: Record<LevelFault['name'], { name: string; words: string }> = {
+  cut: {
+    name: 'Loud echoes are cut off',
+    words:
+      'They were saved at one and the same level. Lengths and hard or soft ground are not told from them.',
+  },
+  'gain-in': {
+    name: 'Gain by depth is already in this recording',
+    words: 'Deep echoes were made louder before it was saved. Lengths are not told from it.',
+  },
+  repeated: {
+    name: 'Pings are missing',
+    words: 'The ping before stands in their place. Shapes may be drawn too long.',
+  },
+};
+
 const STRUCTURE = { hump: 'A hump', channel: 'A channel', ledge: 'A ledge' } as const;
 
 /** All the reader has seen that is no mark, most useful first. @param timeS of each ping */
 export function seenWords(reading: Reading, timeS: Float64Array, units: Units): SeenWords[] {
   const out: SeenWords[] = [];
+  for (const { name } of reading.faults) out.push(FAULT[name]);
   const bed = bedWords(reading);
   if (bed) out.push({ name: 'The bed', words: bed });
   for (const { kind, fromPing, toPing, topM, heightM } of reading.structure)

@@ -3,6 +3,7 @@ import type { BedLine } from '../bed/bedLine';
 import type { BedShape } from '../bed/bedShape';
 import type { Layer } from '../artefacts/layers';
 import type { Finding } from '../finding';
+import type { LevelFault } from '../levels/levelFaults';
 import type { LureTrack } from '../marks/lure';
 import { findMissingLeg } from '../marks/missingLeg';
 import { readChannel } from '../readChannel';
@@ -40,6 +41,17 @@ function joinedLayers(parts: readonly { reading: Reading; share: number }[]): La
   return out;
 }
 
+const worst = (fault: LevelFault): number => (fault.name === 'gain-in' ? fault.dbPerDecade : fault.share);
+
+function joinedFaults(faults: readonly LevelFault[]): LevelFault[] {
+  const byName = new Map<LevelFault['name'], LevelFault>();
+  for (const fault of faults) {
+    const kept = byName.get(fault.name);
+    if (!kept || worst(fault) > worst(kept)) byName.set(fault.name, fault);
+  }
+  return [...byName.values()];
+}
+
 /**
  * Reads one beam of a recording, stretch by stretch, each by the pulse, step and gain it was made with; pings count through
  * all of them. A stretch without that beam has no bed and no findings.
@@ -73,6 +85,8 @@ export function readRecording(recording: Recording, channelId: string): Reading 
   findings.forEach((f, i) => (f.id = i + 1));
   return {
     channelId,
+    // Of a fault in several stretches the worst is told.
+    faults: joinedFaults(parts.flatMap((part) => part.reading.faults)),
     bed,
     bedShape: shape,
     hardness: parts.flatMap((part) => part.reading.hardness.map((h) => moved(h, part.first))),
