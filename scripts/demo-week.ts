@@ -3,7 +3,7 @@ import { benchPass } from '@/core/bench';
 import { writeFileSync } from 'node:fs';
 import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { writeLogFile } from '@/core/formats';
-import { keptMark, type Entry } from '@/core/logbook';
+import { calledBy, keptMark, type Entry } from '@/core/logbook';
 import { readChannel } from '@/core/reading';
 import { channelOf } from '@/core/recording';
 import { GENERIC_RIG } from '@/core/rig';
@@ -63,6 +63,14 @@ const entries = DAYS.map(({ keptAt, seed, call, note, brief: change }, i): Entry
     rig: GENERIC_RIG,
     settings,
     marks: findings.map((f) => keptMark(f, recording, GENERIC_RIG.positions.antenna)),
+    // The guide goes over a few of the marks in the evening.
+    corrections: findings.slice(0, 3).map((finding, k) => {
+      const { timeS, rangeM } = finding;
+      const place = { timeS, rangeM, was: calledBy(finding) };
+      return k === 2 && i % 2 === 1
+        ? { change: 'renamed', ...place, is: 'nothing' }
+        : { change: 'agreed', ...place };
+    }),
   };
 });
 writeFileSync('features/shell/demoWeek.json', `${writeLogFile(entries)}\n`);

@@ -74,6 +74,7 @@ export {
 export { noteTiming } from './noteTiming';
 export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';
 export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
+export { correct, correctionsOf, correctionStore, layCorrections, takeBack } from './corrections';
 export { openRecordingFile } from './recordings';
 export { deleteEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';

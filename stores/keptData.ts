@@ -1,5 +1,6 @@
 import { DONE, openData, openText, refused, writeText, type Result } from '@/core/formats';
 import { BOATS } from './boats';
+import { CORRECTIONS } from './corrections';
 import { dropAside, listAside, setAside, type Aside } from './keeping/aside';
 import { DECK } from './deck';
 import type { KeptDocument } from './keeping/document';
@@ -21,7 +22,7 @@ interface AnyCollection {
   format: typeof LOG.format;
   put: (items: never[]) => Promise<unknown>;
 }
-const COLLECTIONS = [LOG, PLANS, BOATS, KEPT_SETTINGS] as unknown as AnyCollection[];
+const COLLECTIONS = [LOG, PLANS, BOATS, KEPT_SETTINGS, CORRECTIONS] as unknown as AnyCollection[];
 const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
 /** What was set aside is called, by where it lay. */
@@ -32,6 +33,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['boats', 'Boat'],
   ['bench', 'Bench'],
   ['settings', 'Saved settings'],
+  ['corrections', 'Corrections'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

@@ -3,6 +3,7 @@ import { createStore } from 'zustand/vanilla';
 import { PLAN_FORMAT } from '@/core/formats';
 import { UnitSchema } from '@/core/rig';
 import { BOATS } from './boats';
+import { CORRECTIONS } from './corrections';
 import { DECK } from './deck';
 import { keepDocument } from './keeping/document';
 import { appKeeper, type Keeper } from './keeping/keeper';
@@ -104,6 +105,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
     await collection.load();
   }
   await KEPT_SETTINGS.load();
+  await CORRECTIONS.load();
 }
 
 let going: Promise<void> | null = null;

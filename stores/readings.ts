@@ -13,6 +13,8 @@ export interface PassReading {
   reading: Reading;
   marks: readonly KeptMark[];
   timeS: Float64Array;
+  /** Way of the boat from the first ping to each, m. */
+  wayM: Float64Array;
   facts: PassFacts;
 }
 
@@ -54,9 +56,9 @@ export async function readPass(): Promise<void> {
       withRecording(pass, () => benchWorker().run({ kind: 'read', pass, settings }, { lane: LANE, onStage })),
     wanted,
     (next) => readingStore.setState({ asking: next }),
-    ({ result: { reading, marks, timeS, facts } }) =>
+    ({ result: { reading, marks, timeS, wayM, facts } }) =>
       readingStore.setState(({ readings: kept }) => {
-        const next = new Map(kept).set(key, { reading, marks, timeS, facts });
+        const next = new Map(kept).set(key, { reading, marks, timeS, wayM, facts });
         for (const oldest of next.keys()) {
           if (next.size <= MOST_READINGS) break;
           next.delete(oldest);

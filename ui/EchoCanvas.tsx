@@ -21,6 +21,8 @@ interface Props {
   label: string;
   /** Drawn over the picture, in its own pixels of layout. */
   overlay?: (size: { width: number; height: number }) => ReactNode;
+  /** Drawn under the picture, as wide as it: its height, px. */
+  foot?: { heightPx: number; draw: (width: number) => ReactNode };
   /** A depth in the user's units. */
   depthWords: (depthM: number) => string;
   /** Told after a picture stands on the screen. */
@@ -56,6 +58,7 @@ export function EchoCanvas({
   scale,
   label,
   overlay,
+  foot,
   depthWords,
   onPainted,
   testID = 'echo-picture',
@@ -77,7 +80,10 @@ export function EchoCanvas({
   const size = picture
     ? pixelFit(
         picture,
-        { width: Math.max(0, room.width - SCALE_PX - LIVE_PX), height: room.height },
+        {
+          width: Math.max(0, room.width - SCALE_PX - LIVE_PX),
+          height: Math.max(0, room.height - (foot?.heightPx ?? 0)),
+        },
         PixelRatio.get(),
       )
     : { width: 0, height: 0, even: true };
@@ -126,6 +132,9 @@ export function EchoCanvas({
             ))}
           </View>
         </View>
+      )}
+      {foot && picture && size.width > 0 && (
+        <View style={{ width: size.width, height: foot.heightPx }}>{foot.draw(size.width)}</View>
       )}
     </View>
   );

@@ -10,8 +10,8 @@ export interface PictureTouches {
   onPoint: (at: PicturePoint | null) => void;
   /** Tapped or clicked without moving. */
   onTap: (at: PicturePoint) => void;
-  /** Dragged sideways by a share of the width since the drag began. */
-  onDrag: (share: number, begun: boolean) => void;
+  /** Dragged by a share of the width since the drag began, and of the height. */
+  onDrag: (share: number, begun: boolean, shareDown: number) => void;
   /** Zoom in (1) or out (−1) about a place. */
   onZoom: (way: 1 | -1, at: PicturePoint) => void;
 }
@@ -38,7 +38,7 @@ const ARROWS: Readonly<Record<string, readonly [x: number, y: number]>> = {
 /** Listens on a node until the returned function is called. @param told whom to tell, asked anew each time */
 export function followTouches(node: HTMLElement, told: () => PictureTouches): () => void {
   const fingers = new Map<number, { x: number; y: number }>();
-  let drag: { x: number; moved: boolean } | null = null;
+  let drag: { x: number; y: number; moved: boolean } | null = null;
   let pinchPx: number | null = null;
   let wheelPx = 0;
   let key: PicturePoint = { x: 0.9, y: 0.5 };
@@ -56,7 +56,7 @@ export function followTouches(node: HTMLElement, told: () => PictureTouches): ()
 
   const down = (event: PointerEvent): void => {
     fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
-    drag = fingers.size === 1 ? { x: event.clientX, moved: false } : null;
+    drag = fingers.size === 1 ? { x: event.clientX, y: event.clientY, moved: false } : null;
     pinchPx = twoFingers()?.apart ?? null;
     node.setPointerCapture(event.pointerId);
   };
@@ -68,8 +68,16 @@ export function followTouches(node: HTMLElement, told: () => PictureTouches): ()
       if (ratio < PINCH && ratio > 1 / PINCH) return;
       told().onZoom(ratio > 1 ? 1 : -1, placeAt(two.x, two.y));
       pinchPx = two.apart;
-    } else if (drag && (drag.moved || Math.abs(event.clientX - drag.x) > TAP_PX)) {
-      told().onDrag((event.clientX - drag.x) / node.getBoundingClientRect().width, !drag.moved);
+    } else if (
+      drag &&
+      (drag.moved || Math.hypot(event.clientX - drag.x, event.clientY - drag.y) > TAP_PX)
+    ) {
+      const box = node.getBoundingClientRect();
+      told().onDrag(
+        (event.clientX - drag.x) / box.width,
+        !drag.moved,
+        (event.clientY - drag.y) / box.height,
+      );
       drag.moved = true;
     } else if (event.pointerType === 'mouse') told().onPoint(placeAt(event.clientX, event.clientY));
   };

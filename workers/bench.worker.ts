@@ -1,6 +1,6 @@
 import { sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
 import { answerWith, Refused, type Scope } from './tasks/answer';
-import { automaticMarks, cutaway } from './tasks/cutaway';
+import { automaticMarks, cutaway, score } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
 import { miniature } from './tasks/miniature';
 import { holdRecording } from './tasks/passes';
@@ -28,6 +28,8 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return cutaway(task);
     case 'automatic-marks':
       return automaticMarks(task);
+    case 'score':
+      return score(task);
     case 'next-move':
     case 'solve':
       return tuning(task);

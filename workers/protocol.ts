@@ -8,6 +8,7 @@ import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
 import type { PaletteName, Picture, Settings, SightFor } from '@/core/picture';
 import type { Reading } from '@/core/reading';
+import type { FoundPlace, ScoredReading } from '@/core/bench/scoredReading';
 import type { Symptom } from '@/core/bench/symptoms/symptom';
 import type { SymptomCase } from '@/core/bench/symptoms/symptomCase';
 import type { Recording } from '@/core/recording';
@@ -111,6 +112,14 @@ export interface AutomaticMarksTask {
   nowS: number | null;
 }
 
+/** What was read of a simulated pass, held against its true water. */
+export interface ScoreTask {
+  kind: 'score';
+  pass: PassSpec;
+  settings: Settings;
+  findings: readonly FoundPlace[];
+}
+
 /** The named scenes there are. */
 export interface ScenesTask {
   kind: 'scenes';
@@ -144,6 +153,7 @@ export type Task =
   | SymptomTask
   | CutawayTask
   | AutomaticMarksTask
+  | ScoreTask
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
@@ -165,6 +175,8 @@ export interface ReadResult {
   facts: PassFacts;
   /** Ping times, s, for drawing over the picture. */
   timeS: Float64Array;
+  /** Way of the boat from the first ping to each, m. */
+  wayM: Float64Array;
 }
 
 export interface MiniatureResult {
@@ -201,6 +213,11 @@ export interface AutomaticMarksResult {
   marks: AutomaticMarks;
 }
 
+export interface ScoreResult {
+  kind: 'score';
+  scored: ScoredReading;
+}
+
 export interface ScenesResult {
   kind: 'scenes';
   scenes: { id: string; title: string; teaches: string; topics: readonly Topic[] }[];
@@ -231,6 +248,7 @@ export type Result =
   | SymptomResult
   | CutawayResult
   | AutomaticMarksResult
+  | ScoreResult
   | ScenesResult
   | HoldResult
   | OpenRecordingResult

@@ -35,3 +35,4 @@ export {
 } from './cutaway';
 export { TRAPS, trapLesson, type Trap, type TrapLesson } from './traps';
 export { automaticMarks, type AutomaticMarks, type MarkRing } from './automaticMarks';
+export { scoredReading, type FoundPlace, type ScoredReading } from './scoredReading';

@@ -19,6 +19,7 @@ const entry = (id: string, change: Partial<Entry> = {}): Entry => ({
   source: { kind: 'brief', brief: FIRST_BRIEF, seed: 1, water: 2 },
   rig: GENERIC_RIG,
   settings,
+  corrections: [],
   marks: [
     {
       kind: 'fish',

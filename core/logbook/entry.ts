@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { PassSourceSchema } from '@/core/bench/passSource';
 import { SettingsSchema } from '@/core/picture';
 import { RigSchema } from '@/core/rig';
+import { CorrectionsSchema } from './correction';
 
 const finite = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -37,6 +38,8 @@ export const EntrySchema = v.object({
   rig: v.nullable(RigSchema),
   settings: SettingsSchema,
   marks: v.pipe(v.array(KeptMarkSchema), v.maxLength(2000)),
+  /** What was said for and against the reader; none in entries from before it could be. */
+  corrections: v.optional(CorrectionsSchema, []),
 });
 export type Entry = v.InferOutput<typeof EntrySchema>;
 

@@ -11,3 +11,17 @@ export {
   type LogComparison,
 } from './entry';
 export { keptMark } from './keep';
+export {
+  CALLED,
+  calledBy,
+  correctionOf,
+  CorrectionsSchema,
+  MOST_CORRECTIONS,
+  MOST_PARTS,
+  readerRecord,
+  withCorrection,
+  withoutCorrection,
+  type Called,
+  type Correction,
+  type ReaderRecord,
+} from './correction';

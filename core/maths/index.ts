@@ -9,3 +9,5 @@ export { distanceM, offsetFrom, placeFrom, type Position } from './position';
 export { strongestLogMean, strongestMean, strongestQuantile } from './strongestOf';
 export { powersToDb } from './powersToDb';
 export { powerOf } from './powerOf';
+export { fingerprintOf } from './textHash';
+export { wilson } from './wilson';

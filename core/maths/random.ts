@@ -1,3 +1,5 @@
+import { textHash } from './textHash';
+
 /**
  * Seeded generator. Integer arithmetic only, so that a seed gives the same numbers on every engine.
  */
@@ -12,13 +14,6 @@ export interface Random {
   normal(): number;
   /** A generator of its own for a named part, so that adding draws to one part leaves the others as they were. */
   fork(name: string): Random;
-}
-
-function hash(text: string, seed: number): number {
-  // FNV-1a, 32 bits.
-  let h = 0x811c9dc5 ^ seed;
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
-  return h >>> 0;
 }
 
 /**
@@ -40,6 +35,6 @@ export function seededRandom(seed: number): Random {
     integer: (count) => Math.floor(uniform() * count),
     between: (low, high) => low + (high - low) * uniform(),
     normal: () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()),
-    fork: (name) => seededRandom(hash(name, seed >>> 0)),
+    fork: (name) => seededRandom(textHash(name, seed >>> 0)),
   };
 }

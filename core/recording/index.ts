@@ -4,6 +4,7 @@ export {
   navigationOf,
   pingCountOf,
   recordingOf,
+  wayOf,
   withoutGain,
   type Calibration,
   type Channel,

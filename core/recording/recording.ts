@@ -116,6 +116,14 @@ export function navigationOf({ stretches }: Recording): Navigation {
   return out as unknown as Navigation;
 }
 
+/** Way of the boat from the first ping to each, m. */
+export function wayOf({ eastM, northM }: Pick<Navigation, 'eastM' | 'northM'>): Float64Array {
+  const way = new Float64Array(eastM.length);
+  for (let p = 1; p < way.length; p++)
+    way[p] = way[p - 1]! + Math.hypot(eastM[p]! - eastM[p - 1]!, northM[p]! - northM[p - 1]!);
+  return way;
+}
+
 /** The channel of an id. @throws RangeError when there is none */
 export function channelOf({ channels }: Pick<Stretch, 'channels'>, id: string): Channel {
   const channel = channels.find((c) => c.id === id);

@@ -14,7 +14,7 @@ import {
   type Habits,
   type Holds,
 } from '@/core/advice';
-import { EntrySchema, type Entry } from '@/core/logbook';
+import { CALLED, EntrySchema, type Correction, type Entry } from '@/core/logbook';
 import {
   CONTROL_NAMES,
   CONTROLS,
@@ -271,6 +271,19 @@ const moment = fc
   .tuple(fc.integer({ min: 1970, max: 2099 }), two(1, 12), two(1, 28), two(0, 23), two(0, 59), two(0, 59))
   .map(([y, mo, d, h, mi, s]) => `${y}-${mo}-${d}T${h}:${mi}:${s}Z`);
 
+const called = fc.constantFrom(...CALLED);
+const correction = fc
+  .record({ timeS: number(0, 1e6), rangeM: number(0, 2000), was: called, is: called })
+  .chain(({ timeS, rangeM, was, is }) =>
+    fc.constantFrom<Correction>(
+      { change: 'agreed', timeS, rangeM, was },
+      { change: 'renamed', timeS, rangeM, was, is },
+      { change: 'split', timeS, rangeM, was, parts: 3 },
+      { change: 'merged', timeS, rangeM, was, into: { timeS, rangeM } },
+      { change: 'added', timeS, rangeM, is },
+    ),
+  );
+
 /** Any log entry the schema lets through. */
 export const anyEntry: fc.Arbitrary<Entry> = anyRig
   .chain((rig) =>
@@ -284,6 +297,7 @@ export const anyEntry: fc.Arbitrary<Entry> = anyRig
       rig: orNull(fc.constant(rig)),
       settings: anySettings(rig),
       marks: fc.array(mark, { maxLength: 5 }),
+      corrections: fc.array(correction, { maxLength: 5 }),
     }),
   )
   .map((entry) => v.parse(EntrySchema, entry));

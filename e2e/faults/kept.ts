@@ -17,6 +17,7 @@ export const entryOf = (id: string, k = 0, change: Partial<Entry> = {}): Entry =
   source: { kind: 'brief', brief: FIRST_BRIEF, seed: 1, water: 2 },
   rig: GENERIC_RIG,
   settings,
+  corrections: [],
   marks: Array.from({ length: 8 }, (_, m) => ({
     kind: 'fish',
     shape: 'arch',

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Entry } from '@/core/logbook';
-import { deleteEntry, notify, planStore, takeToBench } from '@/stores';
+import { deleteEntry, layCorrections, notify, planStore, takeToBench } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
 import { sourceWords } from '../words/source';
 import { confidenceWords } from '../read/wording';
@@ -26,7 +26,9 @@ export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) 
   const { show, height } = units;
   const { source, rig, settings, marks } = entry;
   const again = (): void => {
-    takeToBench({ source, rig: rig ?? planStore.getState().rig }, settings);
+    const pass = { source, rig: rig ?? planStore.getState().rig };
+    takeToBench(pass, settings);
+    layCorrections({ pass, settings }, entry.title, entry.corrections);
     if (rig === null) notify('This entry has no boat saved with it. It opens on your boat of today.');
     router.push('/tune');
   };

@@ -1,30 +1,47 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { calledBy, type Correction } from '@/core/logbook';
 import type { Finding } from '@/core/reading';
+import { passStore, type PassReading } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
 import { clock, useUnits } from '../units';
+import { correctionWords } from '../words/called';
+import { crossingSeen } from './crossing';
+import { CrossingSketch } from './CrossingSketch';
+import { closer } from './readStore';
+import type { Truth } from './useTruth';
 import {
   aboutWords,
   confidenceWords,
+  findingLine,
   findingNumbers,
   findingTitle,
   reasonWords,
   rivalWords,
   SHAPE_WORDS,
+  TRUTH_WORDS,
 } from './wording';
 
 interface Props {
   finding: Finding;
+  reading: PassReading;
   open: boolean;
+  /** What was said of it; null for nothing yet. */
+  said: Correction | null;
+  /** What truly made it, where that is known and asked for. */
+  truth: Truth['marks'][number] | null;
   onPress: () => void;
+  onSay: (correction: Correction) => void;
+  onTakeBack: (correction: Correction) => void;
+  onCorrect: () => void;
 }
 
 /** One finding: the numbers to compare in a line, the evidence on demand. */
-export function FindingRow({ finding, open, onPress }: Props) {
+export function FindingRow(props: Props) {
+  const { finding, open, said, truth, onPress } = props;
   const tones = useTones();
   const units = useUnits();
-  const [numbers, setNumbers] = useState(false);
-  const { show, band, height } = units;
   return (
     <View
       style={[styles.row, { borderTopColor: tones.rule }, open && { backgroundColor: tones.waterWash }]}
@@ -41,57 +58,94 @@ export function FindingRow({ finding, open, onPress }: Props) {
           {finding.id}
         </Text>
         <View style={styles.words}>
-          <Text bold>{findingTitle(finding)}</Text>
+          <View style={styles.title}>
+            <Text bold style={styles.words}>
+              {findingTitle(finding)}
+            </Text>
+            <Text kind="small">{confidenceWords(finding.confidence)}</Text>
+          </View>
           <Text faint kind="small">
-            {show('depth', finding.rangeM)} down · {height(finding.heightM)}{' '}
-            {finding.kind === 'cover' ? 'high' : 'thick'} · {confidenceWords(finding.confidence)}
-            {finding.kind === 'cover' && finding.about.over + finding.about.beside > 0
-              ? ` · ${finding.about.over + finding.about.beside} fish about it`
-              : ''}
+            {findingLine(finding, units)}
           </Text>
-        </View>
-      </Pressable>
-      {open && (
-        <View style={styles.more}>
-          {finding.kind === 'cover' &&
-            aboutWords(finding.about).map((words, i) => (
-              <Text bold={i === 0} key={words}>
-                {words}
-              </Text>
-            ))}
-          {finding.kind === 'fish' && <Text>Shape: {SHAPE_WORDS[finding.shape]}.</Text>}
-          <Text>
-            Its true depth is {band('depth', finding.depthM[0], finding.depthM[1])}. A mark off to the side is
-            drawn too deep. You passed it at {clock(finding.timeS)}.
-          </Text>
-          {finding.kind !== 'cover' && finding.gapToBedM !== null && (
-            <Text>It is {show('depth', finding.gapToBedM)} above the bed.</Text>
-          )}
-          {finding.kind === 'fish' && finding.lengthM && (
-            <Text>
-              If it is a fish, it is about {show('small', finding.lengthM[1], 0)} long. One pass can mean{' '}
-              {band('small', finding.lengthM[0], finding.lengthM[2], 0)}. A long mark is not a big fish.
+          {said && <Text kind="small">{correctionWords(said)}</Text>}
+          {truth && (
+            <Text kind="small" bold testID={`truth-${finding.id}`}>
+              {truth.right ? '✓' : '×'} In truth:{' '}
+              {truth.made === null
+                ? 'open water'
+                : truth.lengthM === null
+                  ? TRUTH_WORDS[truth.made]
+                  : `a fish of ${units.show('small', truth.lengthM, 0)}`}
             </Text>
           )}
-          {finding.kind === 'fish' &&
-            Math.max(finding.legsM.before, finding.legsM.after) > finding.heightM && (
-              <Text>
-                Its legs drop {height(finding.legsM.before)} before its top and {height(finding.legsM.after)}{' '}
-                after it.
-              </Text>
-            )}
-          <Text bold>Why</Text>
-          {finding.reasons.map((reason) => (
-            <Text key={reason.name}>– {reasonWords(reason, units)}.</Text>
-          ))}
-          <Text>{rivalWords(finding.rival)}</Text>
-          {numbers ? (
-            <Text testID="finding-numbers">{findingNumbers(finding)}</Text>
-          ) : (
-            <Button tone="quiet" label="Numbers" onPress={() => setNumbers(true)} />
-          )}
         </View>
+      </Pressable>
+      {open && <Evidence {...props} />}
+    </View>
+  );
+}
+
+/** What speaks for a finding, what else it could be, what would tell; and whether it is right. */
+function Evidence({ finding, reading, said, onSay, onTakeBack, onCorrect }: Props) {
+  const units = useUnits();
+  const [numbers, setNumbers] = useState(false);
+  const { show, band, height } = units;
+  const beam = useStore(passStore, (s) => s.pass.rig.faces.find((f) => f.id === s.settings.faceId)?.beam);
+  const crossing = finding.kind === 'fish' ? crossingSeen(finding, reading) : null;
+  const asideM = beam ? finding.rangeM * Math.sin(Math.min(beam.athwartRad / 2, 1.2)) : null;
+  const { timeS, rangeM } = finding;
+  return (
+    <View style={styles.more}>
+      {crossing && beam && <CrossingSketch seen={crossing} halfRad={beam.alongRad / 2} />}
+      {finding.kind === 'cover' &&
+        aboutWords(finding.about).map((words, i) => (
+          <Text bold={i === 0} key={words}>
+            {words}
+          </Text>
+        ))}
+      {finding.kind === 'fish' && <Text>Shape: {SHAPE_WORDS[finding.shape]}.</Text>}
+      <Text>
+        Its true depth is {band('depth', finding.depthM[0], finding.depthM[1])}.
+        {asideM !== null && ` It lies up to ${show('depth', asideM)} to either side of your track.`} You
+        passed it at {clock(timeS)}.
+      </Text>
+      {finding.kind === 'cloud' && finding.gapToBedM !== null && (
+        <Text>It is {show('depth', finding.gapToBedM)} above the bed.</Text>
       )}
+      {finding.kind === 'fish' && finding.lengthM && (
+        <Text>
+          If it is a fish, it is about {show('small', finding.lengthM[1], 0)} long. One pass can mean{' '}
+          {band('small', finding.lengthM[0], finding.lengthM[2], 0)}. A long mark is not a big fish.
+        </Text>
+      )}
+      {finding.kind === 'fish' && Math.max(finding.legsM.before, finding.legsM.after) > finding.heightM && (
+        <Text>
+          Its legs drop {height(finding.legsM.before)} before its top and {height(finding.legsM.after)} after
+          it.
+        </Text>
+      )}
+      <Text bold>Why</Text>
+      {finding.reasons.map((reason) => (
+        <Text key={reason.name}>– {reasonWords(reason, units)}.</Text>
+      ))}
+      <Text>{rivalWords(finding.rival)}</Text>
+      {numbers && <Text testID="finding-numbers">{findingNumbers(finding)}</Text>}
+      <View style={styles.actions}>
+        {said ? (
+          <Button label="Take back" onPress={() => onTakeBack(said)} testID="take-back" />
+        ) : (
+          <>
+            <Button
+              label="It is right"
+              onPress={() => onSay({ change: 'agreed', timeS, rangeM, was: calledBy(finding) })}
+              testID="agree"
+            />
+            <Button label="It is not" onPress={onCorrect} testID="correct" />
+          </>
+        )}
+        <Button tone="quiet" label="Look closer" onPress={() => closer(1, finding)} />
+        {!numbers && <Button tone="quiet" label="Numbers" onPress={() => setNumbers(true)} />}
+      </View>
     </View>
   );
 }
@@ -107,6 +161,8 @@ const styles = StyleSheet.create({
     paddingHorizontal: 8,
   },
   id: { minWidth: 26, textAlign: 'right' },
+  title: { flexDirection: 'row', alignItems: 'baseline', gap: 8 },
   words: { flex: 1, minWidth: 0 },
   more: { paddingLeft: 46, paddingRight: 12, paddingBottom: 14, gap: 6 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingTop: 4 },
 });

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { keepEntry, newId, notify, passStore, type PassReading } from '@/stores';
+import {
+  correctionsOf,
+  correctionStore,
+  keepEntry,
+  newId,
+  notify,
+  passStore,
+  type PassReading,
+} from '@/stores';
 import { Button, Sheet, Text } from '@/ui';
 
 /** Longest call and note the log takes. */
@@ -41,6 +49,7 @@ export function KeepSheet({ open, reading, onClose }: Props) {
       rig: pass.rig,
       settings,
       marks: [...reading.marks],
+      corrections: [...correctionsOf(correctionStore.getState(), { pass, settings })],
     });
     setBusy(false);
     notify(keptWords(kept));

@@ -3,7 +3,11 @@ import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
+import type { Correction } from '@/core/logbook';
 import {
+  correct,
+  correctionsOf,
+  correctionStore,
   drawView,
   openView,
   passScreen,
@@ -17,24 +21,30 @@ import {
   viewOf,
   viewStore,
 } from '@/stores';
-import { Button, depthScale, EchoCanvas, EmptyState, PaletteBar, Text, useTones, useWide } from '@/ui';
+import { Button, EmptyState, Text, useTones, useWide } from '@/ui';
 import { AskingNote } from '../tune/AskingNote';
 import { STAGE_WORDS } from '../tune/wording';
-import { clock, useUnits } from '../units';
+import { clock } from '../units';
 import { useSlow } from '../useSlow';
+import { correctionWords } from '../words/called';
+import { AddedMarks } from './AddedMarks';
 import { AlsoSeen } from './AlsoSeen';
-import { FindingRow } from './FindingRow';
+import { AddSheet } from './CorrectSheet';
+import { DisplayDials } from './DisplayDials';
+import { FindingList } from './FindingList';
 import { KeepSheet } from './KeepSheet';
-import { PassOverlay } from './PassOverlay';
+import { drawnAs } from './passWindow';
+import { ReadPicture } from './ReadPicture';
+import { addAt, lookAnew, readStore } from './readStore';
+import { ReadTools } from './ReadTools';
+import { SeenSwitches } from './SeenSwitches';
+import { TruthLine } from './TruthLine';
+import { useTruth } from './useTruth';
 
-/** A window from the surface to the range. */
-const WHOLE_WATER = { topM: 0, zoom: 1, zoomAtM: null, bedLockM: null } as const;
-
-/** The whole pass on one screen, what was found in it, and why. */
+/** The pass, what was found in it, and why. */
 export function ReadScreen() {
   const tones = useTones();
   const router = useRouter();
-  const { system, show } = useUnits();
   const { settings, pass } = useStore(
     passStore,
     useShallow((s) => ({ settings: s.settings, pass: s.pass })),
@@ -45,35 +55,35 @@ export function ReadScreen() {
   const asking = useStore(readingStore, (s) => (s.askedKey === key ? s.asking : RESTING));
   const view = useStore(viewStore, (s) => viewOf(s, 'read'));
   const { picture, facts } = view;
-  const [chosen, setChosen] = useState<number | null>(null);
+  const corrections = useStore(correctionStore, (s) => correctionsOf(s, { settings, pass }));
+  const { closeUp, adding, truth: truthAsked } = useStore(readStore);
+  const truth = useTruth(reading, truthAsked);
   // From the bench a pass can come to be saved at once.
   const { save } = useLocalSearchParams<{ save?: string }>();
   const [keeping, setKeeping] = useState(save !== undefined);
+  const [display, setDisplay] = useState(false);
   const wide = useWide();
   const stage = useSlow(asking.stage ?? view.stage);
 
   useEffect(() => openView('read'), []);
   useEffect(() => {
+    lookAnew();
     void readPass();
   }, [key]);
   const durationS = reading?.facts.durationS ?? facts?.durationS ?? null;
   const { columns } = passScreen({ pass });
-  // The whole pass in the unit's columns: its chart speed on this screen follows.
-  const chartSpeed = durationS ? columns / durationS : null;
   useEffect(() => {
-    // All of the water, whatever window the bench has: marks lie anywhere.
-    const whole = { ...settings, ...WHOLE_WATER, chartSpeed: chartSpeed ?? settings.chartSpeed };
-    void drawView('read', whole, null);
-  }, [settings, chartSpeed, pass]);
+    // Before the length of the pass is known it is drawn at the bench's chart speed.
+    if (durationS === null)
+      return void drawView('read', { ...settings, topM: 0, zoom: 1, zoomAtM: null, bedLockM: null }, null);
+    const drawn = drawnAs(settings, closeUp, durationS, columns);
+    void drawView('read', drawn.settings, drawn.nowS);
+  }, [settings, durationS, columns, closeUp, pass]);
 
-  const scale = useMemo(
-    () => depthScale({ topM: 0, spanM: settings.rangeM, overBed: false }, system),
-    [settings.rangeM, system],
-  );
-  const findings = reading?.reading.findings ?? [];
-  const fish = findings.filter((f) => f.kind === 'fish').length;
-  const clouds = findings.filter((f) => f.kind === 'cloud').length;
-  const onBed = findings.length - fish - clouds;
+  const say = (said: Correction): void => {
+    addAt(null);
+    correct(said, facts?.title ?? '', correctionWords(said));
+  };
 
   const picturePart = (
     <View style={wide ? styles.pictureWide : styles.picture}>
@@ -111,31 +121,20 @@ export function ReadScreen() {
         onStop={() => stopView('read')}
         onRetry={{ label: 'Draw again', press: () => void drawView('read') }}
       />
-      <EchoCanvas
+      <ReadPicture
         picture={picture}
         palette={settings.palette}
-        scale={scale}
-        depthWords={(depthM) => show('depth', depthM)}
-        label={`The whole pass with the bed line and ${findings.length} numbered marks; the list below tells them.`}
-        overlay={(size) =>
-          reading && durationS ? (
-            <PassOverlay
-              size={size}
-              reading={reading}
-              rangeM={settings.rangeM}
-              fromS={durationS - columns / (chartSpeed ?? 1)}
-              toS={durationS}
-              ink={tones.buoy}
-              halo={tones.ground}
-              chosen={chosen}
-              onChoose={setChosen}
-            />
-          ) : null
-        }
+        reading={reading}
+        corrections={corrections}
+        truth={truth}
       />
-      <View style={styles.legend}>
-        <PaletteBar palette={settings.palette} />
-      </View>
+      <ReadTools
+        picture={picture}
+        palette={settings.palette}
+        reading={reading}
+        onDisplay={() => setDisplay(!display)}
+      />
+      {display && <DisplayDials />}
     </View>
   );
 
@@ -156,31 +155,19 @@ export function ReadScreen() {
         onRetry={{ label: 'Read again', press: () => void readPass() }}
       />
     </>
-  ) : findings.length === 0 ? (
-    <>
-      <EmptyState
-        title="Nothing stands out"
-        hint="No mark stands clear of the noise in this pass. Try another beam, or other water."
-        action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
-      />
-      <AlsoSeen reading={reading} />
-    </>
   ) : (
     <View>
-      <Text style={styles.pad} testID="read-summary">
-        {fish} single {fish === 1 ? 'mark' : 'marks'}, {clouds} {clouds === 1 ? 'cloud' : 'clouds'}
-        {onBed > 0 && `, ${onBed} ${onBed === 1 ? 'thing' : 'things'} on the bed`}. Tap one to see why.
-      </Text>
-      <View role="list" aria-label="Marks found">
-        {findings.map((f) => (
-          <FindingRow
-            key={f.id}
-            finding={f}
-            open={f.id === chosen}
-            onPress={() => setChosen(f.id === chosen ? null : f.id)}
-          />
-        ))}
-      </View>
+      <SeenSwitches reading={reading.reading} made={pass.source.kind !== 'recording'} />
+      {reading.reading.findings.length === 0 && (
+        <EmptyState
+          title="Nothing stands out"
+          hint="No mark stands clear of the noise in this pass. Try another beam, or other water."
+          action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
+        />
+      )}
+      {truth && <TruthLine reading={reading} truth={truth} />}
+      <FindingList reading={reading} corrections={corrections} truth={truth} />
+      <AddedMarks corrections={corrections} title={reading.facts.title} />
       <AlsoSeen reading={reading} />
       <Text faint kind="small" style={styles.pad}>
         The app reads marks. It cannot tell the kind of fish.
@@ -201,17 +188,17 @@ export function ReadScreen() {
         {list}
       </ScrollView>
       <KeepSheet open={keeping} reading={reading} onClose={() => setKeeping(false)} />
+      {adding && <AddSheet place={adding} onSay={say} onClose={() => addAt(null)} />}
     </View>
   );
 }
 
 const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
-  picture: { flex: 1, minHeight: 0, paddingHorizontal: 4 },
+  picture: { flex: 1.6, minHeight: 0, paddingHorizontal: 4 },
   pictureWide: { flex: 2, minHeight: 0, padding: 12 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 8, paddingVertical: 6 },
   title: { flex: 1, minWidth: 0 },
-  legend: { paddingHorizontal: 8, paddingVertical: 4 },
   side: { flex: 1, borderLeftWidth: 1, maxWidth: 460 },
   foot: { flex: 1, borderTopWidth: 1 },
   pad: { padding: 12 },

@@ -39,15 +39,53 @@ const TEST_WORDS: Record<Rival['test'], string> = {
 /** A mood less likely than this is said with a perhaps. */
 const SURE_MOOD = 0.75;
 
+/** What a mark of each shape is called at the head of its row. */
+const HEAD_WORDS: Record<MarkShape, string> = {
+  arch: 'Arch: likely a fish',
+  half: 'Half arch: likely a fish',
+  clip: 'Short mark: maybe a fish',
+  line: 'Line: likely a fish that keeps still',
+  thread: 'Thread: likely a fish that wanders',
+  streak: 'Streak: maybe a fish',
+  dash: 'Dash: maybe a fish',
+  dot: 'Dot: maybe a fish',
+  nothing: 'Single mark',
+};
+
 /** What a finding is called: a reading, never a kind of fish. */
 export const findingTitle = (f: Finding): string =>
   f.kind === 'cover'
     ? `On the bed: likely ${RIVAL_WORDS[f.cover]}`
     : f.kind === 'cloud'
       ? `Cloud: likely bait, ${f.moodProbability >= SURE_MOOD ? '' : 'perhaps '}${f.mood}`
-      : f.shape === 'arch' || f.shape === 'half'
-        ? 'Single mark: likely a fish'
-        : 'Single mark';
+      : HEAD_WORDS[f.shape];
+
+/** What tells one finding from the next, in a line: depth, height over the bed, size if it is a fish. */
+export const findingLine = (f: Finding, { show, height, band }: Units): string =>
+  [
+    `${show('depth', f.rangeM)} down`,
+    f.kind === 'fish'
+      ? f.gapToBedM === null
+        ? null
+        : `${show('depth', f.gapToBedM)} off the bed`
+      : `${height(f.heightM)} high`,
+    f.kind === 'fish' && f.lengthM ? band('small', f.lengthM[0], f.lengthM[2], 0) : null,
+    f.kind === 'cover' && f.about.over + f.about.beside > 0
+      ? `${f.about.over + f.about.beside} fish about it`
+      : null,
+  ]
+    .filter((words) => words !== null)
+    .join(' · ');
+
+/** What truly made an echo. */
+export const TRUTH_WORDS = {
+  fish: 'a fish',
+  bed: 'the bed',
+  cover: 'cover on the bed',
+  bait: 'bait',
+  gear: 'your own line',
+  layer: 'a layer',
+} as const;
 
 export const confidenceWords = (confidence: number): string =>
   `${confidence >= 0.9 ? 'sure' : confidence >= 0.7 ? 'likely' : confidence >= 0.5 ? 'maybe' : 'unsure'}, ${Math.round(confidence * 100)}\u00a0%`;

@@ -1,11 +1,10 @@
 import { memo, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { CONTROLS, PALETTES, palettesFor, type ControlName } from '@/core/picture';
+import { CONTROLS, type ControlName } from '@/core/picture';
 import { unitOf } from '@/core/rig';
 import {
   backToStart,
-  choosePalette,
   hasStart,
   passStore,
   redrawNewOnly,
@@ -16,13 +15,13 @@ import {
   viewOf,
   viewStore,
 } from '@/stores';
-import { Button, Chips, Dial, Text, useTones } from '@/ui';
+import { Button, Chips, Dial, Text } from '@/ui';
 import { clock } from '../units';
-import { pictureKindOf, usePalette } from '../usePalette';
 import { controlName, type NamedControl } from '../words/controls';
 import { ChoiceDial, CHOICES, type Choice } from './ChoiceDial';
 import { cursorStore, turnCutaway } from './cursorStore';
 import { ControlDial } from './ControlDial';
+import { PaletteChips, useShownKind } from './PaletteChips';
 import { PicturesDial } from './PicturesDial';
 import { WayDial } from './WayDial';
 import { useFaces } from './useShownPictures';
@@ -103,23 +102,6 @@ function BeamChips() {
       value={faceId}
       options={faces.map((f) => ({ value: f.id, label: f.label }))}
       onChange={showFace}
-    />
-  );
-}
-
-const useKind = () =>
-  useStore(passStore, (s) => pictureKindOf(s.pass.rig.faces.find((f) => f.id === s.settings.faceId)));
-
-function PaletteChips() {
-  const { light } = useTones();
-  const kind = useKind();
-  const palette = usePalette(kind);
-  return (
-    <Chips
-      label="Palette"
-      value={palette}
-      options={palettesFor(light, kind).map((name) => ({ value: name, label: PALETTES[name].label }))}
-      onChange={(name) => choosePalette(light, kind, name)}
     />
   );
 }
@@ -264,7 +246,7 @@ function WaysBack({ wide }: { wide: boolean }) {
 export const Dials = memo(function Dials({ wide }: { wide: boolean }) {
   const [chosen, setGroup] = useState<DialGroup>('gain');
   const unit = useStore(passStore, (s) => unitOf(s.pass.rig));
-  const groups = groupsOf(useKind() === 'slice');
+  const groups = groupsOf(useShownKind() === 'slice');
   const group = groups.includes(chosen) ? chosen : 'gain';
   if (wide)
     return (

@@ -1,17 +1,15 @@
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
-import { PALETTE_STEPS, windowSpan } from '@/core/picture';
+import { windowSpan } from '@/core/picture';
 import { waterPerColumn, waterPerRow } from '@/core/rig';
 import { passScreen, passStore, viewOf, viewStore } from '@/stores';
 import { PaletteBar, Text } from '@/ui';
 import { decimal } from '@/ui/decimal';
 import { useUnits } from '../units';
+import { strengthWords } from '../words/passFacts';
 import { cursorStore } from './cursorStore';
 import { cellOf } from './pictureCells';
-
-/** Strength of an echo out of ten, as a share of the palette. */
-const OUT_OF = 10;
 
 /** What is pointed at: depth, how long ago, how strong; null where nothing is. */
 function useCursorWords(): string | null {
@@ -25,9 +23,7 @@ function useCursorWords(): string | null {
   return [
     show('depth', cursor.depthM, 1),
     behind < 0.5 ? 'now' : `${decimal(behind, 0)} s ago`,
-    step === 0
-      ? 'nothing drawn'
-      : `strength ${Math.max(1, Math.round((OUT_OF * step) / PALETTE_STEPS))} of ${OUT_OF}`,
+    strengthWords(step),
   ].join(' · ');
 }
 

@@ -1,3 +1,5 @@
+import { wilson } from '@/core/maths';
+
 /** What was counted over some passes; plain data, so that threads can hand it over. */
 export interface Tally {
   /** Good and all, by name. */
@@ -36,11 +38,8 @@ export function addTally(to: Tally, from: Tally): void {
 export function share(tally: Tally, name: string): string {
   const [good, all] = tally.counts[name] ?? [0, 0];
   if (all === 0) return '–';
-  const p = good / all;
-  const z = 1.96;
-  const middle = (p + (z * z) / (2 * all)) / (1 + (z * z) / all);
-  const half = (z * Math.sqrt((p * (1 - p)) / all + (z * z) / (4 * all * all))) / (1 + (z * z) / all);
-  return `${p.toFixed(3)} (${Math.max(0, middle - half).toFixed(3)}–${Math.min(1, middle + half).toFixed(3)}, n ${all})`;
+  const [low, high] = wilson(good, all);
+  return `${(good / all).toFixed(3)} (${low.toFixed(3)}–${high.toFixed(3)}, n ${all})`;
 }
 
 export const quantile = (list: readonly number[], q: number): number =>

@@ -3,11 +3,12 @@ import {
   cutawayAt,
   cutawayPass,
   passKey,
+  scoredReading,
   soundingRequest,
   type CutawayPass,
 } from '@/core/bench';
 import { drawPicture } from '@/core/picture';
-import type { AutomaticMarksTask, CutawayTask } from '../protocol';
+import type { AutomaticMarksTask, CutawayTask, ScoreTask } from '../protocol';
 import { Refused, type Answer } from './answer';
 import { passFor } from './passes';
 
@@ -39,3 +40,7 @@ export function automaticMarks(task: AutomaticMarksTask): Answer {
   const picture = drawPicture(recording, settings, screen, nowS ?? facts.durationS);
   return { result: { kind: 'automatic-marks', marks: marksOf(picture, opened(task)) } };
 }
+
+export const score = (task: ScoreTask): Answer => ({
+  result: { kind: 'score', scored: scoredReading(task.findings, opened(task)) },
+});

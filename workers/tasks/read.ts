@@ -1,6 +1,6 @@
 import { keptMark } from '@/core/logbook';
 import { readRecording } from '@/core/reading';
-import { navigationOf } from '@/core/recording';
+import { navigationOf, wayOf } from '@/core/recording';
 import { placeFromFace } from '@/core/rig';
 import type { ReadTask, Stage } from '../protocol';
 import type { Answer } from './answer';
@@ -15,5 +15,9 @@ export function read({ pass, settings }: ReadTask, tell: (stage: Stage) => void)
   const antenna = placeFromFace(pass.rig, settings.faceId, pass.rig.positions.antenna);
   const marks = reading.findings.map((finding) => keptMark(finding, { origin, navigation }, antenna));
   const timeS = navigation.timeS.slice();
-  return { result: { kind: 'read', reading, marks, facts, timeS }, transfer: [timeS.buffer] };
+  const wayM = wayOf(navigation);
+  return {
+    result: { kind: 'read', reading, marks, facts, timeS, wayM },
+    transfer: [timeS.buffer, wayM.buffer],
+  };
 }

@@ -1,5 +1,5 @@
 import { isGap } from '@/core/maths';
-import type { Channel, Navigation } from '@/core/recording';
+import { wayOf, type Channel, type Navigation } from '@/core/recording';
 import { deadZone } from '@/core/rig';
 import type { BedLine } from './bedLine';
 
@@ -31,9 +31,7 @@ export function bedShape(
   const pings = channel.pingCount;
   const blank = (): Float32Array => new Float32Array(pings).fill(NaN);
   const shape: BedShape = { slopeRad: blank(), depthLowM: blank(), depthHighM: blank(), deadZoneM: blank() };
-  const way = new Float64Array(pings);
-  for (let p = 1; p < pings; p++)
-    way[p] = way[p - 1]! + Math.hypot(eastM[p]! - eastM[p - 1]!, northM[p]! - northM[p - 1]!);
+  const way = wayOf({ eastM, northM });
   const half = Math.max(channel.beam.alongRad, channel.beam.athwartRad) / 2;
   let a = 0;
   let b = 0;

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { correctionOf, type Correction } from '@/core/logbook';
+import type { Finding } from '@/core/reading';
+import { correct, takeBack, type PassReading } from '@/stores';
+import { Text, useTones } from '@/ui';
+import { CorrectSheet } from './CorrectSheet';
+import { correctionWords } from '../words/called';
+import { FindingRow } from './FindingRow';
+import { choose, lookAt, readStore } from './readStore';
+import type { Truth } from './useTruth';
+
+const GROUPS: readonly [kind: Finding['kind'], title: string][] = [
+  ['fish', 'Fish'],
+  ['cloud', 'Bait'],
+  ['cover', 'On the bed'],
+];
+
+/** Of most use first: large fish before small, large clouds and cover before small. */
+const worthOf = (f: Finding): number =>
+  f.kind === 'fish' ? (f.lengthM?.[1] ?? f.overBackgroundDb / 1000) : f.heightM * (f.toPing - f.fromPing);
+
+interface Props {
+  reading: PassReading;
+  corrections: readonly Correction[];
+  truth: Truth | null;
+}
+
+/** What was found, by kind, of most use first; each with its evidence, and what the user says to it. */
+export function FindingList({ reading, corrections, truth }: Props) {
+  const tones = useTones();
+  const { chosen, hidden } = useStore(readStore);
+  const [doubted, setDoubted] = useState<Finding | null>(null);
+  const { findings } = reading.reading;
+  const { title } = reading.facts;
+  const say = (said: Correction): void => {
+    setDoubted(null);
+    correct(said, title, correctionWords(said));
+  };
+  return (
+    <View>
+      {GROUPS.map(([kind, name]) => {
+        const mine = findings.filter((f) => f.kind === kind).sort((a, b) => worthOf(b) - worthOf(a));
+        if (mine.length === 0 || hidden.includes(kind)) return null;
+        return (
+          <View key={kind}>
+            <View style={[styles.group, { borderTopColor: tones.rule }]}>
+              <Text kind="heading">{name}</Text>
+              {mine.length > 1 && (
+                <Text faint kind="small">
+                  largest first
+                </Text>
+              )}
+            </View>
+            <View role="list" aria-label={`${name} found`}>
+              {mine.map((f) => (
+                <FindingRow
+                  key={f.id}
+                  finding={f}
+                  reading={reading}
+                  open={f.id === chosen}
+                  said={correctionOf(f, corrections)}
+                  truth={truth?.marks.find((m) => m.id === f.id) ?? null}
+                  onPress={() => {
+                    choose(f.id === chosen ? null : f.id);
+                    lookAt(f);
+                  }}
+                  onSay={say}
+                  onTakeBack={(said) => takeBack(said, title)}
+                  onCorrect={() => setDoubted(f)}
+                />
+              ))}
+            </View>
+          </View>
+        );
+      })}
+      {doubted && (
+        <CorrectSheet finding={doubted} others={findings} onSay={say} onClose={() => setDoubted(null)} />
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  group: {
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    gap: 10,
+    borderTopWidth: 1,
+    paddingHorizontal: 12,
+    paddingTop: 12,
+    paddingBottom: 4,
+  },
+});

@@ -1,0 +1,33 @@
+import type { BedPatch } from '@/core/reading';
+import type { BedMaterial } from '@/core/water';
+
+/** Bed of one ground along the way. */
+export interface BedRun {
+  fromPing: number;
+  toPing: number;
+  ground: 'hard' | 'soft' | 'between';
+  likely: BedMaterial;
+  /** Probability of a thin hard skin, and whether a second echo was heard. */
+  skin: number;
+  second: boolean;
+}
+
+/** Surer than this a patch is hard, and less sure than the rest of it soft. */
+const SURE = 0.7;
+/** Patches further apart than this are two runs, pings. */
+const APART = 2;
+
+/** Patches of bed gathered into runs of one ground and one likely material. */
+export function bedRuns(patches: readonly BedPatch[]): BedRun[] {
+  const runs: BedRun[] = [];
+  for (const { fromPing, toPing, hard, likely, skin, secondUnderFirstDb } of patches) {
+    const ground = hard > SURE ? 'hard' : hard < 1 - SURE ? 'soft' : 'between';
+    const last = runs[runs.length - 1];
+    if (last && last.ground === ground && last.likely === likely && fromPing - last.toPing <= APART) {
+      last.toPing = toPing;
+      last.skin = Math.max(last.skin, skin);
+      last.second ||= secondUnderFirstDb !== null;
+    } else runs.push({ fromPing, toPing, ground, likely, skin, second: secondUnderFirstDb !== null });
+  }
+  return runs;
+}

@@ -1,0 +1,101 @@
+import * as v from 'valibot';
+import { createStore } from 'zustand/vanilla';
+import { passKey } from '@/core/bench/passSource';
+import { DONE, refused, type Format, type Result } from '@/core/formats';
+import {
+  CorrectionsSchema,
+  MOST_CORRECTIONS,
+  withCorrection,
+  withoutCorrection,
+  type Correction,
+} from '@/core/logbook';
+import { fingerprintOf } from '@/core/maths';
+import { keepCollection } from './keeping/collection';
+import { appKeeper } from './keeping/keeper';
+import { notify } from './notices';
+import { passStore, type PassState } from './pass';
+
+/** What was said of the marks of one pass on one beam. */
+const PassCorrectionsSchema = v.object({
+  /** The pass and its beam, as a fingerprint. */
+  id: v.pipe(v.string(), v.minLength(1), v.maxLength(64)),
+  /** What the pass is called. */
+  title: v.pipe(v.string(), v.maxLength(120)),
+  corrections: CorrectionsSchema,
+});
+type PassCorrections = v.InferOutput<typeof PassCorrectionsSchema>;
+
+const FORMAT: Format<PassCorrections> = {
+  name: 'nimble-echo-corrections',
+  label: 'corrections',
+  schema: PassCorrectionsSchema,
+  migrations: [],
+};
+
+interface CorrectionsState {
+  byPass: ReadonlyMap<string, PassCorrections>;
+}
+
+export const correctionStore = createStore<CorrectionsState>(() => ({ byPass: new Map() }));
+
+export const CORRECTIONS = keepCollection<CorrectionsState, PassCorrections>(appKeeper, {
+  store: correctionStore,
+  prefix: 'corrections/',
+  title: 'corrected passes',
+  format: FORMAT,
+  withItems: ({ byPass }, more) => {
+    const next = new Map(byPass);
+    for (const item of more) next.set(item.id, item);
+    return { byPass: next };
+  },
+  withoutItem: ({ byPass }, id) => {
+    const next = new Map(byPass);
+    next.delete(id);
+    return { byPass: next };
+  },
+});
+
+const NONE: readonly Correction[] = [];
+
+const keyOf = ({ pass, settings }: Pick<PassState, 'pass' | 'settings'>): string =>
+  fingerprintOf(`${passKey(pass)} ${settings.faceId}`);
+
+/** What was said of the pass on the bench, as its beam shows it. */
+export const correctionsOf = (
+  { byPass }: CorrectionsState,
+  state: Pick<PassState, 'pass' | 'settings'>,
+): readonly Correction[] => byPass.get(keyOf(state))?.corrections ?? NONE;
+
+function keep(id: string, title: string, corrections: readonly Correction[]): void {
+  if (corrections.length === 0) void CORRECTIONS.remove(id);
+  else void CORRECTIONS.put([{ id, title: title.slice(0, 120), corrections: [...corrections] }]);
+}
+
+/** Keeps what a person says of a mark of the pass on the bench; the notice offers to take it back. @param words what is said of it */
+export function correct(correction: Correction, title: string, words: string): Result {
+  const id = keyOf(passStore.getState());
+  const before = correctionStore.getState().byPass.get(id)?.corrections ?? NONE;
+  if (before.length >= MOST_CORRECTIONS)
+    return refused(`A pass holds ${MOST_CORRECTIONS} corrections at the most.`);
+  keep(id, title, withCorrection(before, correction));
+  notify(words, () => keep(id, title, before));
+  return DONE;
+}
+
+/** Takes back what was said of a mark. */
+export function takeBack(correction: Correction, title: string): void {
+  const id = keyOf(passStore.getState());
+  const before = correctionStore.getState().byPass.get(id)?.corrections ?? NONE;
+  keep(id, title, withoutCorrection(before, correction));
+  notify('Taken back.', () => keep(id, title, before));
+}
+
+/** Lays the corrections an entry was saved with to its pass, unless the device has some of its own. */
+export function layCorrections(
+  state: Pick<PassState, 'pass' | 'settings'>,
+  title: string,
+  corrections: readonly Correction[],
+): void {
+  const id = keyOf(state);
+  if (corrections.length > 0 && !correctionStore.getState().byPass.has(id)) keep(id, title, corrections);
+}
