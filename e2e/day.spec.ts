@@ -34,7 +34,8 @@ test('a day: plan, tune, read, keep, export, reload, still there', async ({ page
   await expectAccessible(page);
 
   await goTo(page, 'Read');
-  await expect(page.getByTestId('read-summary')).toContainText(/[78] single marks, 1 cloud/);
+  await expect(page.getByTestId('seen-fish')).toContainText(/Fish [78]/);
+  await expect(page.getByTestId('seen-cloud')).toContainText('Bait 1');
   await expect(page.getByTestId('also-seen')).toContainText('The bed');
   await page.getByTestId('finding-1').click();
   await expect(page.getByText('True depth')).toBeVisible();

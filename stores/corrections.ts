@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
-import { passKey } from '@/core/bench/passSource';
+import type { PassSource } from '@/core/bench/passSource';
 import { DONE, refused, type Format, type Result } from '@/core/formats';
 import {
   CorrectionsSchema,
@@ -57,8 +57,39 @@ export const CORRECTIONS = keepCollection<CorrectionsState, PassCorrections>(app
 
 const NONE: readonly Correction[] = [];
 
+/**
+ * What tells one pass from another, listed one by one: a field that a later version adds has no part in it, so that what is
+ * kept is found again. The list never changes.
+ */
+function identityOf(source: PassSource, faceId: string): unknown[] {
+  switch (source.kind) {
+    case 'recording':
+      return ['recording', source.fingerprint, faceId];
+    case 'scene':
+      return ['scene', source.sceneId, source.seed, steeringOf(source), faceId];
+    case 'brief': {
+      const { brief: b, more = {} } = source;
+      return [
+        'brief',
+        source.seed,
+        source.water,
+        [b.speciesId, ...b.lengthM, b.fromM, b.toM, b.fishToM],
+        [b.temperatureC, b.salinity, b.thermoclineM, b.saltUnderM, b.clarity, b.bed],
+        [b.othersNear, b.windMps, b.presentation, b.speedMps],
+        [more.ground, more.cover, more.coverAgeYears, more.bait, more.planktonDb].map((x) => x ?? null),
+        [more.drifting, more.upwelling, more.electrical].map((x) => x ?? null),
+        steeringOf(source),
+        faceId,
+      ];
+    }
+  }
+}
+
+const steeringOf = ({ steering = [] }: Pick<PassSource & { kind: 'scene' }, 'steering'>): unknown[] =>
+  steering.map(({ atS, way, speedMps }) => [atS, way, speedMps]);
+
 const keyOf = ({ pass, settings }: Pick<PassState, 'pass' | 'settings'>): string =>
-  fingerprintOf(`${passKey(pass)} ${settings.faceId}`);
+  fingerprintOf(JSON.stringify(identityOf(pass.source, settings.faceId)));
 
 /** What was said of the pass on the bench, as its beam shows it. */
 export const correctionsOf = (

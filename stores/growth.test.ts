@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ENTRY_FORMAT, openText, type Format } from '@/core/formats';
+import { CORRECTIONS } from './corrections';
 import { DECK } from './deck';
 import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
@@ -16,6 +17,8 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['bench-steered.json', PASS.format as Format<unknown>],
   ['settings-first.json', KEPT_SETTINGS.format as Format<unknown>],
   ['entry-units.json', ENTRY_FORMAT as Format<unknown>],
+  ['entry-corrections.json', ENTRY_FORMAT as Format<unknown>],
+  ['corrections-first.json', CORRECTIONS.format as Format<unknown>],
 ];
 
 it.each(KEPT)('%s opens with nothing lost', (file, format) => {

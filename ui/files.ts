@@ -7,12 +7,15 @@ export function saveUrl(name: string, url: string): void {
 }
 
 /** Hands the user a file to keep. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   saveUrl(name, url);
   // The browser has taken the address up by the next turn.
   setTimeout(() => URL.revokeObjectURL(url), 0);
 }
+
+export const saveFile = (name: string, text: string, type: string): void =>
+  saveBlob(name, new Blob([text], { type }));
 
 /** Lets the user choose a file; null when they think better of it. Nothing is read yet. */
 export function chooseFile(accept: string): Promise<File | null> {

@@ -68,16 +68,9 @@ export function followTouches(node: HTMLElement, told: () => PictureTouches): ()
       if (ratio < PINCH && ratio > 1 / PINCH) return;
       told().onZoom(ratio > 1 ? 1 : -1, placeAt(two.x, two.y));
       pinchPx = two.apart;
-    } else if (
-      drag &&
-      (drag.moved || Math.hypot(event.clientX - drag.x, event.clientY - drag.y) > TAP_PX)
-    ) {
+    } else if (drag && (drag.moved || Math.hypot(event.clientX - drag.x, event.clientY - drag.y) > TAP_PX)) {
       const box = node.getBoundingClientRect();
-      told().onDrag(
-        (event.clientX - drag.x) / box.width,
-        !drag.moved,
-        (event.clientY - drag.y) / box.height,
-      );
+      told().onDrag((event.clientX - drag.x) / box.width, !drag.moved, (event.clientY - drag.y) / box.height);
       drag.moved = true;
     } else if (event.pointerType === 'mouse') told().onPoint(placeAt(event.clientX, event.clientY));
   };

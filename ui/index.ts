@@ -5,7 +5,7 @@ export { depthScale, type ScaleWindow } from './depthScale';
 export { Dial } from './Dial';
 export { EchoCanvas, type ScaleMark } from './EchoCanvas';
 export { EmptyState } from './EmptyState';
-export { chooseFile, saveFile, saveUrl } from './files';
+export { chooseFile, saveBlob, saveFile, saveUrl } from './files';
 export { InlineButton } from './InlineButton';
 export { PaletteBar } from './PaletteBar';
 export { Sheet } from './Sheet';

@@ -5,6 +5,7 @@ import { draw, pictureBuffers } from './tasks/draw';
 import { miniature } from './tasks/miniature';
 import { holdRecording } from './tasks/passes';
 import { openLog } from './tasks/openLog';
+import { together } from './tasks/together';
 import { tuning } from './tasks/tuning';
 import { read } from './tasks/read';
 
@@ -30,6 +31,8 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return automaticMarks(task);
     case 'score':
       return score(task);
+    case 'together':
+      return together(task, tell);
     case 'next-move':
     case 'solve':
       return tuning(task);

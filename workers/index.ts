@@ -6,6 +6,7 @@ export type {
   Earlier,
   MiniatureTask,
   PassFacts,
+  TogetherMark,
   TuningTask,
   ReadResult,
   Stage,

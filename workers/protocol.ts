@@ -7,7 +7,7 @@ import type { Move } from '@/core/bench/nextMove';
 import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
 import type { PaletteName, Picture, Settings, SightFor } from '@/core/picture';
-import type { Reading } from '@/core/reading';
+import type { Reading, Together } from '@/core/reading';
 import type { FoundPlace, ScoredReading } from '@/core/bench/scoredReading';
 import type { Symptom } from '@/core/bench/symptoms/symptom';
 import type { SymptomCase } from '@/core/bench/symptoms/symptomCase';
@@ -112,6 +112,15 @@ export interface AutomaticMarksTask {
   nowS: number | null;
 }
 
+/** A pass read on two beams, their marks held against each other. */
+export interface TogetherTask {
+  kind: 'together';
+  pass: PassSpec;
+  settings: Settings;
+  /** The same with the other beam. */
+  other: Settings;
+}
+
 /** What was read of a simulated pass, held against its true water. */
 export interface ScoreTask {
   kind: 'score';
@@ -154,6 +163,7 @@ export type Task =
   | CutawayTask
   | AutomaticMarksTask
   | ScoreTask
+  | TogetherTask
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
@@ -213,6 +223,18 @@ export interface AutomaticMarksResult {
   marks: AutomaticMarks;
 }
 
+/** A mark of either beam: its number in the own one's reading, null for one that only the other has. */
+export interface TogetherMark extends Pick<Together, 'verdict' | 'asideM'> {
+  id: number | null;
+  timeS: number;
+  rangeM: number;
+}
+
+export interface TogetherResult {
+  kind: 'together';
+  marks: readonly TogetherMark[];
+}
+
 export interface ScoreResult {
   kind: 'score';
   scored: ScoredReading;
@@ -249,6 +271,7 @@ export type Result =
   | CutawayResult
   | AutomaticMarksResult
   | ScoreResult
+  | TogetherResult
   | ScenesResult
   | HoldResult
   | OpenRecordingResult

@@ -1,5 +1,12 @@
 import type { Finding } from '@/core/reading';
-import { calledBy, correctionOf, readerRecord, withCorrection, withoutCorrection, type Correction } from './correction';
+import {
+  calledBy,
+  correctionOf,
+  readerRecord,
+  withCorrection,
+  withoutCorrection,
+  type Correction,
+} from './correction';
 
 const finding = (timeS: number, rangeM: number, kind: Finding['kind'] = 'fish'): Finding =>
   ({ timeS, rangeM, kind, cover: 'weed' }) as Finding;

@@ -122,11 +122,11 @@ test('a pass left while it is read keeps its own marks', { tag: '@once' }, async
   await goTo(page, 'Tune');
   await page.getByRole('button', { name: 'Other water of the same kind' }).click();
   await goTo(page, 'Read');
-  await expect(page.getByTestId('read-summary')).toBeVisible();
+  await expect(page.getByTestId('seen-fish')).toBeVisible();
   await keepAndCount('After leaving');
   // The same water read in peace.
   await page.reload();
-  await expect(page.getByTestId('read-summary')).toBeVisible();
+  await expect(page.getByTestId('seen-fish')).toBeVisible();
   await keepAndCount('In peace');
   await goTo(page, 'Log');
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByTestId('export-json').click()]);

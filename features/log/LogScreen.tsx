@@ -8,6 +8,7 @@ import { importEntries, logStore, notify, type ConflictChoice } from '@/stores';
 import { Button, chooseFile, EmptyState, saveFile, Text, useWide } from '@/ui';
 import { ConflictSheet } from './ConflictSheet';
 import { EntryRow } from './EntryRow';
+import { ReaderRecordLine } from './ReaderRecordLine';
 import { compareWithLog, openLogFile, stopOpeningLog } from './importLog';
 
 /** Day part of a file name. */
@@ -97,6 +98,7 @@ export function LogScreen() {
           testID="import-json"
         />
       </View>
+      <ReaderRecordLine entries={entries} />
       {progress && (
         <View style={styles.actions} role="status">
           <Text testID="import-progress">{progress}</Text>

@@ -6,12 +6,12 @@ import { useUnits } from '../units';
 import { coveredWords, seenWords } from '../words/reading';
 
 /** What the reader has seen besides marks: the bed, layers, structure, and echoes that are no fish. */
-export function AlsoSeen({ reading: { reading, timeS } }: { reading: PassReading }) {
+export function AlsoSeen({ reading: { reading, timeS, wayM } }: { reading: PassReading }) {
   const tones = useTones();
   const units = useUnits();
   const beam = useStore(passStore, (s) => s.pass.rig.faces.find((f) => f.id === s.settings.faceId)?.beam);
   const seen = seenWords(reading, timeS, units);
-  const covered = beam ? coveredWords(reading, beam.athwartRad, units) : null;
+  const covered = beam ? coveredWords(reading, beam.athwartRad, wayM.at(-1) ?? 0, units) : null;
   return (
     <View role="list" aria-label="Also seen" testID="also-seen">
       {seen.map(({ name, words }, i) => (

@@ -7,8 +7,9 @@ import { correct, takeBack, type PassReading } from '@/stores';
 import { Text, useTones } from '@/ui';
 import { CorrectSheet } from './CorrectSheet';
 import { correctionWords } from '../words/called';
-import { FindingRow } from './FindingRow';
+import { FindingRow, type Beside } from './FindingRow';
 import { choose, lookAt, readStore } from './readStore';
+import type { OtherBeam } from './useTogether';
 import type { Truth } from './useTruth';
 
 const GROUPS: readonly [kind: Finding['kind'], title: string][] = [
@@ -21,14 +22,21 @@ const GROUPS: readonly [kind: Finding['kind'], title: string][] = [
 const worthOf = (f: Finding): number =>
   f.kind === 'fish' ? (f.lengthM?.[1] ?? f.overBackgroundDb / 1000) : f.heightM * (f.toPing - f.fromPing);
 
+/** What the other beam says of a finding. */
+function besideOf(f: Finding, other: OtherBeam | null): Beside | null {
+  const mark = other?.marks?.find((m) => m.id === f.id);
+  return mark && other ? { label: other.label, mark } : null;
+}
+
 interface Props {
   reading: PassReading;
   corrections: readonly Correction[];
   truth: Truth | null;
+  other: OtherBeam | null;
 }
 
 /** What was found, by kind, of most use first; each with its evidence, and what the user says to it. */
-export function FindingList({ reading, corrections, truth }: Props) {
+export function FindingList({ reading, corrections, truth, other }: Props) {
   const tones = useTones();
   const { chosen, hidden } = useStore(readStore);
   const [doubted, setDoubted] = useState<Finding | null>(null);
@@ -61,6 +69,7 @@ export function FindingList({ reading, corrections, truth }: Props) {
                   reading={reading}
                   open={f.id === chosen}
                   said={correctionOf(f, corrections)}
+                  beside={besideOf(f, other)}
                   truth={truth?.marks.find((m) => m.id === f.id) ?? null}
                   onPress={() => {
                     choose(f.id === chosen ? null : f.id);

@@ -5,8 +5,10 @@ import { calledBy, type Correction } from '@/core/logbook';
 import type { Finding } from '@/core/reading';
 import { passStore, type PassReading } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
+import type { TogetherMark } from '@/workers';
 import { clock, useUnits } from '../units';
 import { correctionWords } from '../words/called';
+import { besideWords } from '../words/together';
 import { crossingSeen } from './crossing';
 import { CrossingSketch } from './CrossingSketch';
 import { closer } from './readStore';
@@ -23,6 +25,12 @@ import {
   TRUTH_WORDS,
 } from './wording';
 
+/** What another beam says of a finding. */
+export interface Beside {
+  label: string;
+  mark: TogetherMark;
+}
+
 interface Props {
   finding: Finding;
   reading: PassReading;
@@ -31,6 +39,7 @@ interface Props {
   said: Correction | null;
   /** What truly made it, where that is known and asked for. */
   truth: Truth['marks'][number] | null;
+  beside: Beside | null;
   onPress: () => void;
   onSay: (correction: Correction) => void;
   onTakeBack: (correction: Correction) => void;
@@ -39,7 +48,7 @@ interface Props {
 
 /** One finding: the numbers to compare in a line, the evidence on demand. */
 export function FindingRow(props: Props) {
-  const { finding, open, said, truth, onPress } = props;
+  const { finding, open, said, truth, beside, onPress } = props;
   const tones = useTones();
   const units = useUnits();
   return (
@@ -67,6 +76,7 @@ export function FindingRow(props: Props) {
           <Text faint kind="small">
             {findingLine(finding, units)}
           </Text>
+          {beside && <Text kind="small">{besideWords(beside.label, beside.mark, units)}</Text>}
           {said && <Text kind="small">{correctionWords(said)}</Text>}
           {truth && (
             <Text kind="small" bold testID={`truth-${finding.id}`}>

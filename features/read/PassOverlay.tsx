@@ -104,7 +104,7 @@ export function PassOverlay(props: Props) {
         {followed
           ? stroke(markOutline(f, timeS, bed.rangeM, scale), on ? 2 : 1.5, DASHES[f.kind])
           : stroke(markCorners(f, timeS, bed.rangeM, scale), on ? 3 : 1.5)}
-        {words(at, over, said ? `${f.id}${gone ? '×' : '✓'}` : String(f.id))}
+        {words(at, over, `${f.id}${!said ? '' : gone ? '×' : said.change === 'agreed' ? '✓' : '*'}`)}
       </G>
     );
   };

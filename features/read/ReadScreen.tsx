@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
@@ -38,7 +38,10 @@ import { ReadPicture } from './ReadPicture';
 import { addAt, lookAnew, readStore } from './readStore';
 import { ReadTools } from './ReadTools';
 import { SeenSwitches } from './SeenSwitches';
+import { TakeAway } from './TakeAway';
 import { TruthLine } from './TruthLine';
+import { TogetherLine } from './TogetherLine';
+import { useOtherBeam, useTogether } from './useTogether';
 import { useTruth } from './useTruth';
 
 /** The pass, what was found in it, and why. */
@@ -58,10 +61,13 @@ export function ReadScreen() {
   const corrections = useStore(correctionStore, (s) => correctionsOf(s, { settings, pass }));
   const { closeUp, adding, truth: truthAsked } = useStore(readStore);
   const truth = useTruth(reading, truthAsked);
+  const beam = useOtherBeam(reading);
+  const other = useTogether(reading, beam);
   // From the bench a pass can come to be saved at once.
   const { save } = useLocalSearchParams<{ save?: string }>();
   const [keeping, setKeeping] = useState(save !== undefined);
   const [display, setDisplay] = useState(false);
+  const paper = useRef<View>(null);
   const wide = useWide();
   const stage = useSlow(asking.stage ?? view.stage);
 
@@ -86,7 +92,7 @@ export function ReadScreen() {
   };
 
   const picturePart = (
-    <View style={wide ? styles.pictureWide : styles.picture}>
+    <View style={[wide ? styles.pictureWide : styles.picture, display && !wide && styles.roomy]}>
       <View style={styles.head}>
         <View style={styles.title}>
           <Text kind="title">Read</Text>
@@ -121,13 +127,15 @@ export function ReadScreen() {
         onStop={() => stopView('read')}
         onRetry={{ label: 'Draw again', press: () => void drawView('read') }}
       />
-      <ReadPicture
-        picture={picture}
-        palette={settings.palette}
-        reading={reading}
-        corrections={corrections}
-        truth={truth}
-      />
+      <View ref={paper} style={styles.paper}>
+        <ReadPicture
+          picture={picture}
+          palette={settings.palette}
+          reading={reading}
+          corrections={corrections}
+          truth={truth}
+        />
+      </View>
       <ReadTools
         picture={picture}
         palette={settings.palette}
@@ -157,7 +165,11 @@ export function ReadScreen() {
     </>
   ) : (
     <View>
-      <SeenSwitches reading={reading.reading} made={pass.source.kind !== 'recording'} />
+      <SeenSwitches
+        reading={reading.reading}
+        made={pass.source.kind !== 'recording'}
+        other={beam?.label ?? null}
+      />
       {reading.reading.findings.length === 0 && (
         <EmptyState
           title="Nothing stands out"
@@ -165,10 +177,12 @@ export function ReadScreen() {
           action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
         />
       )}
+      {other && <TogetherLine other={other} />}
       {truth && <TruthLine reading={reading} truth={truth} />}
-      <FindingList reading={reading} corrections={corrections} truth={truth} />
+      <FindingList reading={reading} corrections={corrections} truth={truth} other={other} />
       <AddedMarks corrections={corrections} title={reading.facts.title} />
       <AlsoSeen reading={reading} />
+      <TakeAway reading={reading} corrections={corrections} picture={paper} />
       <Text faint kind="small" style={styles.pad}>
         The app reads marks. It cannot tell the kind of fish.
       </Text>
@@ -197,6 +211,9 @@ const styles = StyleSheet.create({
   screen: { flex: 1, minHeight: 0 },
   picture: { flex: 1.6, minHeight: 0, paddingHorizontal: 4 },
   pictureWide: { flex: 2, minHeight: 0, padding: 12 },
+  /** With a dial under it the picture still has room. */
+  roomy: { flex: 4 },
+  paper: { flex: 1, minHeight: 0 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 8, paddingVertical: 6 },
   title: { flex: 1, minWidth: 0 },
   side: { flex: 1, borderLeftWidth: 1, maxWidth: 460 },

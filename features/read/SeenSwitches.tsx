@@ -2,7 +2,7 @@ import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { useStore } from 'zustand';
 import type { Reading } from '@/core/reading';
 import { Icon, Text, TOUCH_PX, useTones } from '@/ui';
-import { readStore, SEEN, switchSeen, turnTruth, type Seen } from './readStore';
+import { readStore, SEEN, switchSeen, turnTogether, turnTruth, type Seen } from './readStore';
 
 const WORDS: Record<Seen, string> = {
   fish: 'Fish',
@@ -56,8 +56,17 @@ function Switch({
 }
 
 /** Each kind that was seen, and of made water the truth, to be drawn and listed or not. */
-export function SeenSwitches({ reading, made }: { reading: Reading; made: boolean }) {
-  const { hidden, truth } = useStore(readStore);
+export function SeenSwitches({
+  reading,
+  made,
+  other,
+}: {
+  reading: Reading;
+  made: boolean;
+  /** What the boat's other beam is called. */
+  other: string | null;
+}) {
+  const { hidden, truth, together } = useStore(readStore);
   const counts = countsOf(reading);
   return (
     <ScrollView
@@ -80,6 +89,9 @@ export function SeenSwitches({ reading, made }: { reading: Reading; made: boolea
           />
         );
       })}
+      {other && (
+        <Switch words={`With ${other}`} on={together} onPress={turnTogether} testID="turn-together" />
+      )}
       {made && <Switch words="Truth" on={truth} onPress={turnTruth} testID="turn-truth" />}
     </ScrollView>
   );

@@ -31,6 +31,8 @@ interface ReadLook {
   adding: PassPlace | null;
   /** Whether a simulated pass shows what is truly there. */
   truth: boolean;
+  /** Whether the marks are held against another beam's. */
+  together: boolean;
 }
 
 const PLAIN: ReadLook = {
@@ -42,6 +44,7 @@ const PLAIN: ReadLook = {
   ruler: [],
   adding: null,
   truth: false,
+  together: false,
 };
 
 /** How the pass is looked at; nothing of it is kept. */
@@ -71,6 +74,8 @@ export const addAt = (adding: PassPlace | null): void =>
   readStore.setState(adding ? { adding } : { adding, tool: 'point' });
 
 export const turnTruth = (): void => readStore.setState(({ truth }) => ({ truth: !truth }));
+
+export const turnTogether = (): void => readStore.setState(({ together }) => ({ together: !together }));
 
 /** Closest a pass is looked at, times. */
 export const CLOSEST = 8;

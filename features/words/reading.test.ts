@@ -76,9 +76,15 @@ describe('what else the reader has seen', () => {
     expect(seenWords({ ...NOTHING, named: [echo('electrical-bar')] }, long, units)).toEqual([]);
   });
   it('says how wide the beam looked at the bed', () => {
-    expect(coveredWords(NOTHING, Math.PI / 3, units)).toMatch(/about 11\.5\sm wide/);
+    expect(coveredWords(NOTHING, Math.PI / 3, 120, units)).toMatch(/about 12\sm wide and 120\sm long/);
+    expect(coveredWords(NOTHING, Math.PI / 3, 0, units)).not.toMatch(/long/);
     expect(
-      coveredWords({ ...NOTHING, bed: { ...NOTHING.bed, rangeM: new Float32Array(40).fill(NaN) } }, 1, units),
+      coveredWords(
+        { ...NOTHING, bed: { ...NOTHING.bed, rangeM: new Float32Array(40).fill(NaN) } },
+        1,
+        120,
+        units,
+      ),
     ).toBeNull();
   });
 });

@@ -119,11 +119,17 @@ export function seenWords(reading: Reading, timeS: Float64Array, units: Units): 
   return out;
 }
 
-/** How much of the bed a pass has looked at, across. */
-export function coveredWords(reading: Reading, athwartRad: number, units: Units): string | null {
+/** How much of the bed a pass has looked at, and what is not on it. @param wayM of the boat over the pass, m */
+export function coveredWords(
+  reading: Pick<Reading, 'bed'>,
+  athwartRad: number,
+  wayM: number,
+  units: Units,
+): string | null {
   const known = Array.from(reading.bed.rangeM).filter((r) => r > 0);
   if (known.length === 0) return null;
   const bedM = known.sort((a, b) => a - b)[known.length >> 1]!;
   const acrossM = 2 * bedM * Math.tan(Math.min(athwartRad / 2, 1.2));
-  return `At the bed the beam is about ${units.show('depth', acrossM)} wide. Fish farther aside are not on this picture.`;
+  const strip = `You looked at a strip of the bed about ${units.show('depth', acrossM, 0)} wide`;
+  return `${wayM < 1 ? strip : `${strip} and ${units.show('depth', wayM, 0)} long`}. A fish a boat’s length aside may not be on it.`;
 }

@@ -1,0 +1,94 @@
+import { useState, type RefObject } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Correction } from '@/core/logbook';
+import { passStore, type PassReading } from '@/stores';
+import { Button, saveBlob, saveFile, Text, useTones } from '@/ui';
+import { clock, useUnits } from '../units';
+import { db } from '../words/numbers';
+import { annotatedPicture } from './annotatedPicture';
+
+interface Props {
+  reading: PassReading;
+  corrections: readonly Correction[];
+  /** What stands on the screen. */
+  picture: RefObject<unknown>;
+}
+
+/** What was read, to be taken away: a table, places, the picture with its marks. */
+export function TakeAway({ reading, corrections, picture }: Props) {
+  const tones = useTones();
+  const { show } = useUnits();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { title, durationS } = reading.facts;
+  const beamName = (): string => {
+    const { pass, settings } = passStore.getState();
+    return (
+      [...reading.facts.faces, ...pass.rig.faces].find((f) => f.id === settings.faceId)?.label ??
+      settings.faceId
+    );
+  };
+  const findings = () => ({
+    title,
+    simulated: passStore.getState().pass.source.kind !== 'recording',
+    beam: beamName(),
+    reading: reading.reading,
+    marks: reading.marks,
+    corrections,
+  });
+  const saveTable = async (): Promise<void> => {
+    const { findingsCsv } = await import('@/core/formats/findingsFile');
+    saveFile('findings.csv', findingsCsv(findings()), 'text/csv');
+  };
+  const savePlaces = async (): Promise<void> => {
+    const { findingsGeoJson } = await import('@/core/formats/findingsFile');
+    saveFile('findings.geojson', findingsGeoJson(findings()), 'application/geo+json');
+  };
+  const savePicture = async (): Promise<void> => {
+    const { settings, pass } = passStore.getState();
+    const lines = [
+      `${title}, ${clock(durationS)} long${pass.source.kind === 'recording' ? '' : ', simulated'}. ${beamName()}.`,
+      `Range ${show('depth', settings.rangeM, 0)}, gain ${db(settings.gainDb)}, ${settings.pingRate} pings a second.`,
+      'Marks are readings, not identifications.',
+    ];
+    try {
+      saveBlob(
+        'pass.png',
+        await annotatedPicture(picture.current as HTMLElement, lines, settings.palette, tones),
+      );
+      setProblem(null);
+    } catch {
+      setProblem('The picture could not be made here. Take a screenshot instead.');
+    }
+  };
+  return (
+    <View style={styles.part}>
+      <Text bold>Take it away</Text>
+      <View style={styles.row}>
+        <Button
+          label="Table"
+          spoken="Save the findings as a CSV table"
+          onPress={() => void saveTable()}
+          testID="save-csv"
+        />
+        <Button
+          label="Places"
+          spoken="Save the findings as GeoJSON places"
+          onPress={() => void savePlaces()}
+          testID="save-geojson"
+        />
+        <Button
+          label="Picture"
+          spoken="Save the picture with its marks as PNG"
+          onPress={() => void savePicture()}
+          testID="save-png"
+        />
+      </View>
+      {problem && <Text role="alert">{problem}</Text>}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  part: { padding: 12, gap: 8 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
