@@ -7,6 +7,7 @@ import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
 import { PLAN } from './plan';
 import { PREFERENCES } from './preferences';
+import { SCREENS } from './screenCalibrations';
 
 /** Whole documents as versions of this app left them on a device; none may be taken away. */
 const KEPT: [file: string, format: Format<unknown>][] = [
@@ -19,6 +20,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['entry-units.json', ENTRY_FORMAT as Format<unknown>],
   ['entry-corrections.json', ENTRY_FORMAT as Format<unknown>],
   ['corrections-first.json', CORRECTIONS.format as Format<unknown>],
+  ['screens-first.json', SCREENS.format as Format<unknown>],
 ];
 
 it.each(KEPT)('%s opens with nothing lost', (file, format) => {

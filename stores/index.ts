@@ -75,7 +75,7 @@ export { noteTiming } from './noteTiming';
 export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';
 export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
 export { correct, correctionsOf, correctionStore, layCorrections, takeBack } from './corrections';
-export { openRecordingFile, withRecording } from './recordings';
+export { openRecordingFile, openScreenPicture, withRecording } from './recordings';
 export { deleteEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';
 export { keepingStore, type KeepingStatus } from './keeping/status';
@@ -116,3 +116,9 @@ export {
   type KeptSettings,
   type SettingsPhase,
 } from './keptSettings';
+export {
+  deleteCalibration,
+  keepCalibration,
+  screenCalibrationStore,
+  type NamedCalibration,
+} from './screenCalibrations';

@@ -13,6 +13,7 @@ import { PASS } from './pass';
 import { PLAN } from './plan';
 import { PLANS } from './plans';
 import { PREFERENCES } from './preferences';
+import { SCREENS } from './screenCalibrations';
 import { notify } from './notices';
 
 export type { Aside } from './keeping/aside';
@@ -22,7 +23,7 @@ interface AnyCollection {
   format: typeof LOG.format;
   put: (items: never[]) => Promise<unknown>;
 }
-const COLLECTIONS = [LOG, PLANS, BOATS, KEPT_SETTINGS, CORRECTIONS] as unknown as AnyCollection[];
+const COLLECTIONS = [LOG, PLANS, BOATS, KEPT_SETTINGS, CORRECTIONS, SCREENS] as unknown as AnyCollection[];
 const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
 /** What was set aside is called, by where it lay. */
@@ -34,6 +35,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['bench', 'Bench'],
   ['settings', 'Saved settings'],
   ['corrections', 'Corrections'],
+  ['screens', 'Screen calibration'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

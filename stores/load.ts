@@ -17,6 +17,7 @@ import { PASS } from './pass';
 import { PLAN, planStore } from './plan';
 import { PLANS } from './plans';
 import { PREFERENCES } from './preferences';
+import { SCREENS } from './screenCalibrations';
 
 /** Whether what is needed to begin has been read, or cannot be. */
 export const loadedStore = createStore<{ loaded: boolean }>(() => ({ loaded: false }));
@@ -106,6 +107,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
   }
   await KEPT_SETTINGS.load();
   await CORRECTIONS.load();
+  await SCREENS.load();
 }
 
 let going: Promise<void> | null = null;

@@ -1,4 +1,5 @@
 import { sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
+import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
 import { automaticMarks, cutaway, score } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
@@ -29,6 +30,10 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return cutaway(task);
     case 'automatic-marks':
       return automaticMarks(task);
+    case 'screen-picture': {
+      const recording = screenRecording(task.image, task.calibration, task.face, task.title);
+      return { result: { kind: 'screen-picture', recording } };
+    }
     case 'score':
       return score(task);
     case 'together':

@@ -12,7 +12,8 @@ import type { FoundPlace, ScoredReading } from '@/core/bench/scoredReading';
 import type { Symptom } from '@/core/bench/symptoms/symptom';
 import type { SymptomCase } from '@/core/bench/symptoms/symptomCase';
 import type { Recording } from '@/core/recording';
-import type { Rig } from '@/core/rig';
+import type { Face, Rig } from '@/core/rig';
+import type { PixelImage, ScreenCalibration } from '@/core/screenPicture';
 import type { Topic } from '@/core/scene/library/topics';
 
 /** What a pass is, apart from its pings. */
@@ -147,6 +148,15 @@ export interface OpenRecordingTask {
   file: Blob;
 }
 
+/** Makes pings in relative levels of a picture of a screen. */
+export interface ScreenPictureTask {
+  kind: 'screen-picture';
+  image: PixelImage;
+  calibration: ScreenCalibration;
+  face: Pick<Face, 'id' | 'label' | 'frequencyHz' | 'beam'>;
+  title: string;
+}
+
 /** Opens a log file: every entry checked, and given back as text. */
 export interface OpenLogTask {
   kind: 'open-log';
@@ -167,6 +177,7 @@ export type Task =
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
+  | ScreenPictureTask
   | OpenLogTask;
 
 export interface DrawResult {
@@ -254,6 +265,11 @@ export interface OpenRecordingResult {
   recording: Recording;
 }
 
+export interface ScreenPictureResult {
+  kind: 'screen-picture';
+  recording: Recording;
+}
+
 /** Entries as JSON in UTF-8, one after the other: entry k runs from offsets[k] to offsets[k + 1]. */
 export interface OpenLogResult {
   kind: 'open-log';
@@ -275,6 +291,7 @@ export type Result =
   | ScenesResult
   | HoldResult
   | OpenRecordingResult
+  | ScreenPictureResult
   | OpenLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
 

@@ -59,6 +59,8 @@ export const PassSourceSchema = v.variant('kind', [
     /** The file's name, and a fingerprint that tells it from another of that name. */
     name: v.pipe(v.string(), v.minLength(1), v.maxLength(200)),
     fingerprint: v.pipe(v.string(), v.maxLength(64)),
+    /** A picture of a screen: nobody knows where it was taken. */
+    placeless: v.optional(v.boolean()),
   }),
 ]);
 export type PassSource = v.InferOutput<typeof PassSourceSchema>;

@@ -15,6 +15,7 @@ const SCREENS = [
   '/deck',
   '/sheet',
   '/eyes',
+  '/screen',
   '/nowhere',
 ];
 

@@ -13,13 +13,17 @@ export function AlsoSeen({ reading: { reading, timeS, wayM } }: { reading: PassR
   const seen = seenWords(reading, timeS, units);
   const covered = beam ? coveredWords(reading, beam.athwartRad, wayM.at(-1) ?? 0, units) : null;
   return (
-    <View role="list" aria-label="Also seen" testID="also-seen">
-      {seen.map(({ name, words }, i) => (
-        <View key={i} role="listitem" style={[styles.row, { borderTopColor: tones.rule }]}>
-          <Text bold>{name}</Text>
-          <Text>{words}</Text>
+    <View testID="also-seen">
+      {seen.length > 0 && (
+        <View role="list" aria-label="Also seen">
+          {seen.map(({ name, words }, i) => (
+            <View key={i} role="listitem" style={[styles.row, { borderTopColor: tones.rule }]}>
+              <Text bold>{name}</Text>
+              <Text>{words}</Text>
+            </View>
+          ))}
         </View>
-      ))}
+      )}
       {covered && (
         <Text faint kind="small" style={styles.row}>
           {covered}

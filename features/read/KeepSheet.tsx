@@ -38,6 +38,7 @@ export function KeepSheet({ open, reading, onClose }: Props) {
   if (!open || !reading) return null;
   const keep = async (): Promise<void> => {
     const { pass, settings } = passStore.getState();
+    const placeless = pass.source.kind === 'recording' && pass.source.placeless === true;
     setBusy(true);
     const kept = await keepEntry({
       id: newId(),
@@ -48,7 +49,8 @@ export function KeepSheet({ open, reading, onClose }: Props) {
       source: pass.source,
       rig: pass.rig,
       settings,
-      marks: [...reading.marks],
+      // A mark without a place is none to go back to.
+      marks: placeless ? [] : [...reading.marks],
       corrections: [...correctionsOf(correctionStore.getState(), { pass, settings })],
     });
     setBusy(false);

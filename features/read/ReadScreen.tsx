@@ -177,6 +177,11 @@ export function ReadScreen() {
           action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
         />
       )}
+      {pass.source.kind === 'recording' && pass.source.placeless && (
+        <Text faint kind="small" style={styles.pad}>
+          Read from a picture: it holds less than pings do. Strengths are relative, and nothing has a place.
+        </Text>
+      )}
       {other && <TogetherLine other={other} />}
       {truth && <TruthLine reading={reading} truth={truth} />}
       <FindingList reading={reading} corrections={corrections} truth={truth} other={other} />

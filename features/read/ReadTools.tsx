@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import type { PaletteName, Picture } from '@/core/picture';
@@ -35,6 +36,7 @@ function useFacts(picture: Picture | null, reading: PassReading | null): string 
 /** Closer and wider, the ruler, adding a mark, how the picture is drawn; and what is pointed at. */
 export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
   const tones = useTones();
+  const router = useRouter();
   const { tool, closeUp, pointed, chosen } = useStore(readStore);
   const facts = useFacts(picture, reading);
   const about = (): { timeS: number; rangeM: number } =>
@@ -73,6 +75,11 @@ export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
           />
         </View>
         <IconButton icon="tune-variant" label="Gain and colours" onPress={onDisplay} />
+        <IconButton
+          icon="monitor"
+          label="Read a picture of your own screen"
+          onPress={() => router.push('/screen')}
+        />
         {closeUp && (
           <Text kind="small" bold testID="close-up">
             ×{closeUp.times}

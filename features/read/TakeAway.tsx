@@ -27,14 +27,17 @@ export function TakeAway({ reading, corrections, picture }: Props) {
       settings.faceId
     );
   };
-  const findings = () => ({
-    title,
-    simulated: passStore.getState().pass.source.kind !== 'recording',
-    beam: beamName(),
-    reading: reading.reading,
-    marks: reading.marks,
-    corrections,
-  });
+  const findings = () => {
+    const { source } = passStore.getState().pass;
+    return {
+      title,
+      simulated: source.kind !== 'recording',
+      beam: beamName(),
+      reading: reading.reading,
+      marks: source.kind === 'recording' && source.placeless ? [] : reading.marks,
+      corrections,
+    };
+  };
   const saveTable = async (): Promise<void> => {
     const { findingsCsv } = await import('@/core/formats/findingsFile');
     saveFile('findings.csv', findingsCsv(findings()), 'text/csv');

@@ -11,6 +11,7 @@ const TITLES: Record<string, string> = {
   '/deck': 'Deck card',
   '/sheet': 'Sheet to print',
   '/eyes': 'Eye check',
+  '/screen': 'Your screen',
 };
 
 /** Names the page after its place and, on each change of place, moves the focus to its beginning. @returns where the focus goes */

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { MyWater } from './MyWater';
@@ -17,6 +18,7 @@ import { Button, chooseFile, Chips, Sheet, Text } from '@/ui';
 export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [tab, setTab] = useState<'named' | 'mine' | 'traps'>('named');
   const [problem, setProblem] = useState<string | null>(null);
+  const router = useRouter();
   const [opening, setOpening] = useState(false);
   const source = useStore(passStore, (s) => s.pass.source);
   const take = (how: () => void): void => {
@@ -55,6 +57,14 @@ export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => vo
         disabled={opening}
         onPress={() => void openFile()}
         testID="open-recording"
+      />
+      <Button
+        label="A picture of your own screen"
+        onPress={() => {
+          onClose();
+          router.push('/screen');
+        }}
+        testID="own-screen"
       />
       {problem && <Text role="alert">{problem}</Text>}
       <Chips

@@ -74,14 +74,21 @@ function noiseSlope({ levelDb, pingCount, sampleCount: n, firstRangeM, sampleSte
 const REPEATED_SHARE = 0.004;
 /** Samples of a ping that are held against those of the one before. */
 const COMPARED = 16;
+/** A ping of noise changes at nearly each of them. */
+const LEAST_TURNS = 8;
 
 function repeatedShare({ levelDb, pingCount, sampleCount: n }: Channel): number {
   const step = Math.max(1, Math.floor(n / COMPARED));
   let alike = 0;
   for (let p = 1; p < pingCount; p++) {
     let j = 0;
-    while (j < n && levelDb[p * n + j] === levelDb[(p - 1) * n + j]) j += step;
-    if (j >= n) alike++;
+    let turns = 0;
+    while (j < n && levelDb[p * n + j] === levelDb[(p - 1) * n + j]) {
+      if (j > 0 && levelDb[p * n + j] !== levelDb[p * n + j - step]) turns++;
+      j += step;
+    }
+    // Pings with hardly anything in them, as a picture has, are alike without being repeated.
+    if (j >= n && turns >= LEAST_TURNS) alike++;
   }
   return alike / pingCount;
 }

@@ -1,0 +1,3 @@
+export { ScreenCalibrationSchema, type Point, type ScreenCalibration } from './calibration';
+export { RAMP_DB, screenRecording, type PixelImage } from './screenRecording';
+export { squareToQuad } from './straighten';
