@@ -1,4 +1,5 @@
 /** Takes the current picture of each main view, phone and wide, from the demo data. */
+import { Buffer } from 'node:buffer';
 import { mkdirSync } from 'node:fs';
 import { SIZES, withApp } from './pages.mjs';
 import { run } from './tools.mjs';
@@ -64,6 +65,58 @@ async function benchShots(page) {
   await page.keyboard.press('Escape');
 }
 
+/**
+ * A picture of a screen being calibrated: the bench's own, put on a unit of no maker.
+ * @param {import('@playwright/test').Page} page @param {string} base
+ */
+async function ownScreenShot(page, base) {
+  const url = await page.evaluate(() => {
+    const picture = /** @type {HTMLCanvasElement} */ (document.querySelector('[data-testid="echo-picture"]'));
+    const out = document.createElement('canvas');
+    out.width = picture.width + 140;
+    out.height = picture.height + 60;
+    const g = /** @type {CanvasRenderingContext2D} */ (out.getContext('2d'));
+    g.fillStyle = '#353a40';
+    g.fillRect(0, 0, out.width, out.height);
+    g.drawImage(picture, 20, 40);
+    const bar = [
+      .../** @type {Element} */ (document.querySelector('[aria-label^="Colours run"]')).querySelectorAll(
+        'div',
+      ),
+    ];
+    const colours = bar.map((d) => getComputedStyle(d).backgroundColor).filter((c) => c.startsWith('rgb('));
+    colours.forEach((colour, i) => {
+      g.fillStyle = colour;
+      const tall = 300 / colours.length;
+      g.fillRect(picture.width + 80, 340 - Math.ceil((i + 1) * tall), 16, Math.ceil(tall) + 1);
+    });
+    return out.toDataURL('image/png');
+  });
+  await page.goto(`${base}/screen?demo`);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByTestId('choose-picture').click(),
+  ]);
+  await chooser.setFiles({
+    name: 'own.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(url.split(',')[1] ?? '', 'base64'),
+  });
+  const touch = page.getByTestId('own-picture-touch');
+  const box = await touch.boundingBox();
+  if (!box) throw new Error('no picture');
+  for (const [x, y] of [
+    [0.026, 0.075],
+    [0.845, 0.96],
+    [0.85, 0.075],
+    [0.85, 0.96],
+    [0.94, 0.61],
+  ])
+    await touch.click({ position: { x: (x ?? 0) * box.width, y: (y ?? 0) * box.height } });
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: `${OUT}/screen-phone.png` });
+}
+
 await withApp(async (browser, base) => {
   for (const [size, options] of Object.entries(SIZES)) {
     const page = await browser.newPage({ ...options, locale: 'en-GB' });
@@ -90,6 +143,12 @@ await withApp(async (browser, base) => {
     await page.getByTestId('finding-2').click();
     await page.waitForTimeout(1500);
     await page.screenshot({ path: `${OUT}/read-${size}.png` });
+    if (size === 'phone') {
+      await page.getByTestId('crossing-sketch').scrollIntoViewIfNeeded();
+      await page.screenshot({ path: `${OUT}/read-why-phone.png` });
+      await ownScreenShot(page, base);
+      await page.goto(`${base}/log?demo`);
+    }
     await page.getByRole('link', { name: 'Log' }).click();
     await page.getByText('Zander under the layer').click();
     await page.screenshot({ path: `${OUT}/log-${size}.png` });

@@ -84,7 +84,7 @@ export function CalibrationPicture({ image, calibrating, asks, onTap }: Props) {
               )}
               {!panel && corners.map((p, i) => cross(p, `${i + 1}`))}
               {depthAt.map((p, i) =>
-                cross(p, calibrating.step === 'depths' ? `${i + 1}` : show('depth', depthM[i]!)),
+                cross(p, calibrating.step !== 'rest' ? `${i + 1}` : show('depth', depthM[i]!)),
               )}
               {legend.map((p, i) => cross(p, i === 0 ? 'weak' : 'strong'))}
               {pointed && (
