@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
 import { PRESENTATIONS } from '@/core/advice';
 import { DONE, issueSentence, refused, type Format, type Result } from '@/core/formats';
+import { putByName } from './byName';
 import { freeName } from './freeName';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
@@ -46,12 +47,7 @@ export const KEPT_SETTINGS = keepCollection<KeptSettingsState, KeptSettings>(app
   prefix: 'settings/',
   title: 'saved settings',
   format: FORMAT,
-  withItems: ({ kept }, more) => {
-    const ids = new Set(more.map((k) => k.id));
-    return {
-      kept: [...kept.filter((k) => !ids.has(k.id)), ...more].sort((a, b) => a.name.localeCompare(b.name)),
-    };
-  },
+  withItems: ({ kept }, more) => ({ kept: putByName(kept, more) }),
   withoutItem: ({ kept }, id) => ({ kept: kept.filter((k) => k.id !== id) }),
 });
 

@@ -9,6 +9,7 @@ import {
   type Plan,
   type Result,
 } from '@/core/formats';
+import { putByName } from './byName';
 import { freeName } from './freeName';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
@@ -31,12 +32,7 @@ export const PLANS = keepCollection<PlansState, Plan>(appKeeper, {
   prefix: 'plans/',
   title: 'plans',
   format: PLAN_FORMAT,
-  withItems: ({ plans }, more) => {
-    const ids = new Set(more.map((p) => p.id));
-    return {
-      plans: [...plans.filter((p) => !ids.has(p.id)), ...more].sort((a, b) => a.name.localeCompare(b.name)),
-    };
-  },
+  withItems: ({ plans }, more) => ({ plans: putByName(plans, more) }),
   withoutItem: ({ plans }, id) => ({ plans: plans.filter((p) => p.id !== id) }),
 });
 

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
 import { DONE, issueSentence, refused, type Format, type Result } from '@/core/formats';
 import { ScreenCalibrationSchema, type ScreenCalibration } from '@/core/screenPicture';
+import { putByName } from './byName';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
@@ -39,12 +40,7 @@ export const SCREENS = keepCollection<ScreenCalibrationsState, NamedCalibration>
   prefix: 'screens/',
   title: 'screen calibrations',
   format: FORMAT,
-  withItems: ({ kept }, more) => {
-    const ids = new Set(more.map((k) => k.id));
-    return {
-      kept: [...kept.filter((k) => !ids.has(k.id)), ...more].sort((a, b) => a.name.localeCompare(b.name)),
-    };
-  },
+  withItems: ({ kept }, more) => ({ kept: putByName(kept, more) }),
   withoutItem: ({ kept }, id) => ({ kept: kept.filter((k) => k.id !== id) }),
 });
 

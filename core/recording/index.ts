@@ -12,3 +12,4 @@ export {
   type Recording,
   type Stretch,
 } from './recording';
+export { straightWay } from './straightWay';

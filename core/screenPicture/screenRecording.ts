@@ -1,5 +1,5 @@
 import { labOf, PALETTE_BOTTOM_DB, timeVariedGain, type Lab, type Rgb } from '@/core/picture';
-import { recordingOf, type Channel, type Recording } from '@/core/recording';
+import { recordingOf, straightWay, type Channel, type Recording } from '@/core/recording';
 import { singlePulse, type Face } from '@/core/rig';
 import type { ScreenCalibration } from './calibration';
 import { GROUND, OVERLAY, rampLookup, rampOf } from './colourRamp';
@@ -117,8 +117,6 @@ export function screenRecording(
     const at = levelDb[i]!;
     levelDb[i] = WEAKEST_DB + (at === GROUND ? -UNDER_DB : RAMP_DB * at);
   }
-
-  const zeros = new Float32Array(columns);
   const timeS = Float64Array.from({ length: columns }, (_, p) => (p / (columns - 1)) * cal.acrossS);
   const pulseM = PULSE_ROWS * stepM;
   return recordingOf([
@@ -127,18 +125,7 @@ export function screenRecording(
       title,
       pingRate: (columns - 1) / cal.acrossS,
       origin: { latitudeDeg: 0, longitudeDeg: 0 },
-      navigation: {
-        timeS,
-        eastM: timeS.map((t) => t * cal.speedMps),
-        northM: new Float64Array(columns),
-        speedMps: new Float32Array(columns).fill(cal.speedMps),
-        headingRad: zeros,
-        pitchRad: zeros,
-        rollRad: zeros,
-        heaveM: zeros,
-        temperatureC: zeros,
-        supplyV: zeros,
-      },
+      navigation: straightWay(timeS, cal.speedMps),
       channels: [
         {
           id: face.id,

@@ -1,5 +1,5 @@
 import { fromDb, seededRandom, toDb, type Random } from '@/core/maths';
-import type { Channel, Stretch } from '@/core/recording';
+import { straightWay, type Channel, type Stretch } from '@/core/recording';
 import { cone, singlePulse } from '@/core/rig';
 import { degToRad } from '@/core/units';
 
@@ -296,7 +296,6 @@ export function paintedPass(seed: number, parts: PaintedParts = {}): PaintedPass
     levelDb: Float32Array.from(canvas.re, (x, i) => offset + toDb(x * x + canvas.im[i]! ** 2 + 1e-9)),
     calibration: null,
   };
-  const zeros = new Float32Array(PINGS);
   const timeS = Float64Array.from({ length: PINGS }, (_, p) => p / pingRate);
   return {
     truth,
@@ -305,18 +304,7 @@ export function paintedPass(seed: number, parts: PaintedParts = {}): PaintedPass
       title: 'painted',
       pingRate,
       origin: { latitudeDeg: 0, longitudeDeg: 0 },
-      navigation: {
-        timeS,
-        eastM: timeS.map((t) => t * speedMps),
-        northM: new Float64Array(PINGS),
-        speedMps: new Float32Array(PINGS).fill(speedMps),
-        headingRad: zeros,
-        pitchRad: zeros,
-        rollRad: zeros,
-        heaveM: zeros,
-        temperatureC: zeros,
-        supplyV: zeros,
-      },
+      navigation: straightWay(timeS, speedMps),
       channels: [channel],
     },
   };

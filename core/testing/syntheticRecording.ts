@@ -1,5 +1,5 @@
 import { fromDb, isGap, seededRandom, toDb } from '@/core/maths';
-import type { Channel, Stretch } from '@/core/recording';
+import { straightWay, type Channel, type Stretch } from '@/core/recording';
 import { cone, singlePulse, type Beam } from '@/core/rig';
 import { degToRad } from '@/core/units';
 
@@ -74,25 +74,13 @@ export function syntheticRecording({
     levelDb: Float32Array.from(power, (x) => offsetDb + toDb(x)),
     calibration: null,
   };
-  const zeros = new Float32Array(pings);
   const timeS = Float64Array.from({ length: pings }, (_, p) => p / pingRate);
   const recording: Stretch = {
     version: 1,
     title: 'hand',
     pingRate,
     origin: { latitudeDeg: 0, longitudeDeg: 0 },
-    navigation: {
-      timeS,
-      eastM: timeS.map((t) => t * speedMps),
-      northM: new Float64Array(pings),
-      speedMps: new Float32Array(pings).fill(speedMps),
-      headingRad: zeros,
-      pitchRad: zeros,
-      rollRad: zeros,
-      heaveM: zeros,
-      temperatureC: zeros,
-      supplyV: zeros,
-    },
+    navigation: straightWay(timeS, speedMps),
     channels: [channel],
   };
   return { recording, channel };

@@ -18,9 +18,9 @@ export function besideWords(label: string, { verdict, asideM }: TogetherMark, { 
         : `The ${label} beam has it too.`;
     case 'to-a-side':
       return asideM
-        ? `The ${label} beam has it not: it lies ${band('depth', asideM[0], asideM[1])} to one side.`
-        : `The ${label} beam has it not. It may be too faint there.`;
+        ? `The ${label} beam does not have it: it lies ${band('depth', asideM[0], asideM[1])} to one side.`
+        : `The ${label} beam does not have it. It may be too faint there.`;
     case 'doubted':
-      return `The ${label} beam should have it and has not. Doubt it: pass again.`;
+      return `The ${label} beam should have it, but does not. Doubt it: pass again.`;
   }
 }
