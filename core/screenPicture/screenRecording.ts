@@ -1,3 +1,4 @@
+import { clamp } from '@/core/maths';
 import { labOf, PALETTE_BOTTOM_DB, timeVariedGain, type Lab, type Rgb } from '@/core/picture';
 import { recordingOf, straightWay, type Channel, type Recording } from '@/core/recording';
 import { singlePulse, type Face } from '@/core/rig';
@@ -59,10 +60,10 @@ export function screenRecording(
   title: string,
 ): Recording {
   const { width, height, data } = image;
+  const indexAt = (x: number, y: number): number =>
+    4 * (clamp(Math.round(y), 0, height - 1) * width + clamp(Math.round(x), 0, width - 1));
   const pixelAt = (x: number, y: number): Rgb => {
-    const px = Math.min(width - 1, Math.max(0, Math.round(x)));
-    const py = Math.min(height - 1, Math.max(0, Math.round(y)));
-    const i = 4 * (py * width + px);
+    const i = indexAt(x, y);
     return [data[i]!, data[i + 1]!, data[i + 2]!];
   };
   const inPixels = cal.corners.map(({ x, y }) => ({ x: x * (width - 1), y: y * (height - 1) }));
@@ -103,19 +104,20 @@ export function screenRecording(
   const lookup = rampLookup(ramp, groundOf(upper));
 
   const levelDb = new Float32Array(columns * rows);
+  const at = { x: 0, y: 0 };
   for (let p = 0; p < columns; p++) {
     // Time runs towards the side the newest echoes are on.
     const u = (cal.now === 'right' ? p : columns - 1 - p) / (columns - 1);
     for (let j = 0; j < rows; j++) {
-      const { x, y } = place(u, (firstRow + j) / (allRows - 1));
-      const [r, g, bl] = pixelAt(x, y);
-      levelDb[p * rows + j] = lookup(r, g, bl);
+      place(u, (firstRow + j) / (allRows - 1), at);
+      const i = indexAt(at.x, at.y);
+      levelDb[p * rows + j] = lookup(data[i]!, data[i + 1]!, data[i + 2]!);
     }
   }
   fillOverlays(levelDb, columns, rows);
   for (let i = 0; i < levelDb.length; i++) {
-    const at = levelDb[i]!;
-    levelDb[i] = WEAKEST_DB + (at === GROUND ? -UNDER_DB : RAMP_DB * at);
+    const onRamp = levelDb[i]!;
+    levelDb[i] = WEAKEST_DB + (onRamp === GROUND ? -UNDER_DB : RAMP_DB * onRamp);
   }
   const timeS = Float64Array.from({ length: columns }, (_, p) => (p / (columns - 1)) * cal.acrossS);
   const pulseM = PULSE_ROWS * stepM;

@@ -9,11 +9,12 @@ export interface Pixel {
 /**
  * From a unit square to a quadrangle: the projective map that a camera held askew makes of a flat screen (Heckbert 1989, §2.2.2).
  * @param corners top left, top right, bottom right, bottom left, in any unit
+ * @returns the place of a share across and down, 0…1, in the unit of the corners; written into `into` where it is given
  * @throws RangeError for corners that lie on one line
  */
 export function squareToQuad(
   corners: readonly [Point, Point, Point, Point],
-): (u: number, v: number) => Pixel {
+): (u: number, v: number, into?: Pixel) => Pixel {
   const [p0, p1, p2, p3] = corners;
   const dx1 = p1.x - p2.x;
   const dx2 = p3.x - p2.x;
@@ -29,8 +30,10 @@ export function squareToQuad(
   const b = p3.x - p0.x + h * p3.x;
   const d = p1.y - p0.y + g * p1.y;
   const e = p3.y - p0.y + h * p3.y;
-  return (u, v) => {
+  return (u, v, into = { x: 0, y: 0 }) => {
     const w = g * u + h * v + 1;
-    return { x: (a * u + b * v + p0.x) / w, y: (d * u + e * v + p0.y) / w };
+    into.x = (a * u + b * v + p0.x) / w;
+    into.y = (d * u + e * v + p0.y) / w;
+    return into;
   };
 }

@@ -38,7 +38,8 @@ interface Props {
 /** What was found, by kind, of most use first; each with its evidence, and what the user says to it. */
 export function FindingList({ reading, corrections, truth, other }: Props) {
   const tones = useTones();
-  const { chosen, hidden } = useStore(readStore);
+  const chosen = useStore(readStore, (s) => s.chosen);
+  const hidden = useStore(readStore, (s) => s.hidden);
   const [doubted, setDoubted] = useState<Finding | null>(null);
   const { findings } = reading.reading;
   const { title } = reading.facts;
@@ -57,7 +58,9 @@ export function FindingList({ reading, corrections, truth, other }: Props) {
               <Text kind="heading">{name}</Text>
               {mine.length > 1 && (
                 <Text faint kind="small">
-                  largest first
+                  {kind === 'fish' && mine[0]!.kind === 'fish' && mine[0]!.lengthM === null
+                    ? 'strongest first'
+                    : 'largest first'}
                 </Text>
               )}
             </View>

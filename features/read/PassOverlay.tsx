@@ -19,7 +19,6 @@ interface Props {
   chosen: number | null;
   hidden: readonly Seen[];
   corrections: readonly Correction[];
-  pointed: PassPlace | null;
   ruler: readonly PassPlace[];
   truth: Truth | null;
 }
@@ -39,7 +38,7 @@ const LARGE_PX = 80;
 
 /** What was read, drawn thinly over the pass it was read from: every mark stays to be seen. */
 export function PassOverlay(props: Props) {
-  const { size, reading, shown, ink, halo, chosen, hidden, corrections, pointed, ruler, truth } = props;
+  const { size, reading, shown, ink, halo, chosen, hidden, corrections, ruler, truth } = props;
   const scale = scaledTo(shown, size);
   const { x, y } = scale;
   const { timeS } = reading;
@@ -183,20 +182,13 @@ export function PassOverlay(props: Props) {
       {truth?.fish.map((f, i) => (
         <G key={`true ${i}`}>
           <Path
-            d={`M${x(f.timeS) - 6} ${y(f.rangeM) + 13}l6 -9l6 9Z`}
+            d={`M${x(f.timeS) - 4} ${y(f.rangeM) + 15}l4 -6l4 6Z`}
             fill={f.found ? ink : halo}
             stroke={f.found ? halo : ink}
-            strokeWidth={1.5}
+            strokeWidth={1}
           />
         </G>
       ))}
-      {pointed && (
-        <Path
-          d={`M${x(pointed.timeS)} 0V${size.height}M0 ${y(pointed.rangeM)}H${size.width}`}
-          stroke={ink}
-          strokeWidth={1}
-        />
-      )}
       {ruler.map((end, i) => (
         <G key={`end ${i}`}>
           {stroke(`M${x(end.timeS) - 6} ${y(end.rangeM)}h12M${x(end.timeS)} ${y(end.rangeM) - 6}v12`, 2)}

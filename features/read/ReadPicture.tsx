@@ -1,5 +1,6 @@
 import { useCallback, useMemo, useRef } from 'react';
 import { useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import type { Correction } from '@/core/logbook';
 import type { PaletteName, Picture } from '@/core/picture';
 import type { PassReading } from '@/stores';
@@ -8,6 +9,7 @@ import { useUnits } from '../units';
 import { BED_STRIP_PX, BedStrip } from './BedStrip';
 import { findingNear, scaledTo } from './markOutline';
 import { PassOverlay } from './PassOverlay';
+import { PointedCross } from './PointedCross';
 import { placeOn, windowOn } from './passWindow';
 import { addAt, choose, closer, layRuler, lookAt, pointOn, readStore, type PassPlace } from './readStore';
 import type { Truth } from './useTruth';
@@ -27,8 +29,11 @@ interface Props {
 export function ReadPicture({ picture, palette, reading, corrections, truth }: Props) {
   const tones = useTones();
   const { system, show } = useUnits();
-  const look = useStore(readStore);
-  const { chosen, hidden, pointed, tool, ruler, closeUp } = look;
+  // What is pointed at moves with every touch, and nothing here moves with it.
+  const { chosen, hidden, tool, ruler, closeUp } = useStore(
+    readStore,
+    useShallow(({ chosen, hidden, tool, ruler, closeUp }) => ({ chosen, hidden, tool, ruler, closeUp })),
+  );
   const shown = useMemo(() => picture && windowOn(picture), [picture]);
   const scale = useMemo(
     () =>
@@ -96,11 +101,11 @@ export function ReadPicture({ picture, palette, reading, corrections, truth }: P
                 chosen={chosen}
                 hidden={hidden}
                 corrections={corrections}
-                pointed={tool === 'ruler' ? null : pointed}
                 ruler={ruler}
                 truth={truth}
               />
             )}
+            <PointedCross shown={shown} size={size} />
             <PictureTouch
               label={`The pass. Arrow keys point at a place, Enter ${does}, plus and minus look closer.`}
               testID="read-touch"

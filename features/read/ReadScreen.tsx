@@ -59,7 +59,14 @@ export function ReadScreen() {
   const view = useStore(viewStore, (s) => viewOf(s, 'read'));
   const { picture, facts } = view;
   const corrections = useStore(correctionStore, (s) => correctionsOf(s, { settings, pass }));
-  const { closeUp, adding, truth: truthAsked } = useStore(readStore);
+  const {
+    closeUp,
+    adding,
+    truth: truthAsked,
+  } = useStore(
+    readStore,
+    useShallow((s) => ({ closeUp: s.closeUp, adding: s.adding, truth: s.truth })),
+  );
   const truth = useTruth(reading, truthAsked);
   const beam = useOtherBeam(reading);
   const other = useTogether(reading, beam);

@@ -1,5 +1,6 @@
 import { Pressable, ScrollView, StyleSheet } from 'react-native';
 import { useStore } from 'zustand';
+import { useShallow } from 'zustand/react/shallow';
 import type { Reading } from '@/core/reading';
 import { Icon, Text, TOUCH_PX, useTones } from '@/ui';
 import { readStore, SEEN, switchSeen, turnTogether, turnTruth, type Seen } from './readStore';
@@ -66,7 +67,10 @@ export function SeenSwitches({
   /** What the boat's other beam is called. */
   other: string | null;
 }) {
-  const { hidden, truth, together } = useStore(readStore);
+  const { hidden, truth, together } = useStore(
+    readStore,
+    useShallow((s) => ({ hidden: s.hidden, truth: s.truth, together: s.together })),
+  );
   const counts = countsOf(reading);
   return (
     <ScrollView

@@ -1,4 +1,4 @@
-import { PALETTE_STEPS } from '@/core/picture';
+import { PALETTE_STEPS, pingAt } from '@/core/picture';
 import type { PassReading } from '@/stores';
 import { decimal } from '@/ui/decimal';
 import { clock, type Units } from '../units';
@@ -17,17 +17,9 @@ export const strengthWords = (step: number): string =>
     ? 'nothing drawn'
     : `strength ${Math.max(1, Math.round((OUT_OF * step) / PALETTE_STEPS))} of ${OUT_OF}`;
 
-/** Way of the boat at a time, m: that of the nearest ping at or after it. */
-function wayAt({ timeS, wayM }: Pick<PassReading, 'timeS' | 'wayM'>, t: number): number {
-  let low = 0;
-  let high = timeS.length - 1;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (timeS[middle]! < t) low = middle + 1;
-    else high = middle;
-  }
-  return wayM[low] ?? 0;
-}
+/** Way of the boat at a time, m. */
+const wayAt = ({ timeS, wayM }: Pick<PassReading, 'timeS' | 'wayM'>, t: number): number =>
+  wayM[Math.max(0, pingAt(timeS, t))] ?? 0;
 
 /** Shorter than this a way is none, m: the boat kept its place. */
 const NO_WAY_M = 0.2;
