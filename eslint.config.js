@@ -13,6 +13,7 @@ const CORE_ORDER = [
   'sounder',
   'picture',
   'reading',
+  'screenPicture',
   'advice',
   'bench',
   'marks',
@@ -25,6 +26,7 @@ const CORE_ORDER = [
 const BLIND = {
   picture: ['scene', 'sounder'],
   reading: ['scene', 'sounder', 'picture'],
+  screenPicture: ['scene', 'sounder', 'reading'],
   advice: ['scene', 'sounder'],
 };
 /** A recording knows nothing of what made it. */

@@ -154,4 +154,25 @@ test('made water tells the truth, the other beam what it has, and all of it can 
   const png = await saved('save-png');
   expect(png.slice(1, 4)).toBe('PNG');
   expect(png.length).toBeGreaterThan(20_000);
+  // The pings as a recording, which opens again where it is dropped, on any place.
+  const pings = Buffer.from(await saved('save-recording'), 'latin1');
+  expect(pings.subarray(1, 4).toString()).toBe('HDF');
+  await goTo(page, 'Log');
+  const drop = (name: string, bytes: Buffer): Promise<void> =>
+    page.evaluate(
+      ({ name: as, text }) => {
+        const dataTransfer = new DataTransfer();
+        dataTransfer.items.add(new File([Uint8Array.from(atob(text), (c) => c.charCodeAt(0))], as));
+        document.body.dispatchEvent(new DragEvent('drop', { dataTransfer, bubbles: true, cancelable: true }));
+      },
+      { name, text: bytes.toString('base64') },
+    );
+  await drop('words.txt', Buffer.from('nothing'));
+  await expect(page.getByText('Recordings (.nc) and pictures of a screen open here.')).toBeVisible();
+  await drop('half.nc', pings.subarray(0, pings.length / 2));
+  await expect(page.getByText(/cut short or damaged/)).toBeVisible();
+  await drop('own.nc', pings);
+  await expect(page).toHaveURL(/read/);
+  await expect(page.getByText('own.nc is on the bench.')).toBeVisible();
+  await expect(page.getByTestId('seen-fish')).toBeVisible();
 });

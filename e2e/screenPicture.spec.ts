@@ -87,6 +87,7 @@ test('a screenshot is calibrated in six taps, read like a pass, and the same scr
   await expect(page).toHaveURL(/read/);
   await expect(page.getByTestId('seen-fish')).toHaveText(/Fish [2-9]/);
   await expect(page.getByText('Read from a picture')).toBeVisible();
+  await expect(page.getByTestId('picture-doctor')).toContainText(/Turn this first|Your settings/);
   // Nothing is told of what only pings could tell.
   await page.getByTestId('finding-1').click();
   await expect(page.getByText('If it is a fish')).toHaveCount(0);

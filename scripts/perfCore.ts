@@ -80,7 +80,6 @@ for (const { name, request, track, face } of JOBS) {
 
 const { request, face, track } = JOBS[0]!;
 const recording: Stretch = {
-  version: 1,
   title: '',
   pingRate: request.pingRate,
   origin: { latitudeDeg: 0, longitudeDeg: 0 },

@@ -1,10 +1,18 @@
-/** Reads a recording file and prints what it finds: `npm run read -- pass.nc [--json] [--channel ID]`. */
+/**
+ * Reads a recording file and prints what it finds: `npm run read -- pass.nc [--json] [--channel ID]`; or a picture of a sounder's screen:
+ * `npm run read -- picture.png --calibration screen.json [--json]`, and then which setting to turn first.
+ */
 import { parseArgs } from 'node:util';
+import { diagnose } from '@/core/bench';
+import { PLAIN_SETTINGS } from '@/core/picture';
 import { readRecording, type Reading } from '@/core/reading';
+import { GENERIC_RIG } from '@/core/rig';
 import { BED_MATERIALS } from '@/core/water';
 import { loadRecording } from './recordings';
+import { loadScreenPicture } from './screenPictures';
 
-const HELP = 'npm run read -- <recording> [--json] [--channel ID]';
+const HELP = `npm run read -- <recording> [--json] [--channel ID]
+npm run read -- <picture> --calibration FILE [--json]`;
 
 /** Typed arrays as lists, numbers to a millimetre or a thousandth of a decibel, gaps as null. */
 function plain(value: unknown): unknown {
@@ -60,13 +68,17 @@ function summary(reading: Reading): string {
 async function main(): Promise<void> {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { json: { type: 'boolean' }, channel: { type: 'string' } },
+    options: { json: { type: 'boolean' }, channel: { type: 'string' }, calibration: { type: 'string' } },
   });
   const [path] = positionals;
   if (!path) throw new Error(HELP);
-  const recording = await loadRecording(path);
+  const { calibration } = values;
+  const recording = calibration ? await loadScreenPicture(path, calibration) : await loadRecording(path);
   const ids = new Set(recording.stretches.flatMap(({ channels }) => channels.map((c) => c.id)));
   const readings = (values.channel ? [values.channel] : [...ids]).map((id) => readRecording(recording, id));
+  const doctor = calibration
+    ? diagnose(recording, readings[0]!, GENERIC_RIG, { ...PLAIN_SETTINGS, faceId: readings[0]!.channelId })
+    : null;
   if (values.json)
     console.log(
       JSON.stringify({
@@ -74,9 +86,17 @@ async function main(): Promise<void> {
         version: 2,
         title: recording.title,
         readings: plain(readings),
+        ...(doctor && { doctor }),
       }),
     );
-  else console.log([recording.title, ...readings.map(summary)].join('\n'));
+  else
+    console.log(
+      [
+        recording.title,
+        ...readings.map(summary),
+        ...(doctor ? [`picture doctor: ${doctor.join(', ') || 'nothing to turn'}`] : []),
+      ].join('\n'),
+    );
 }
 
 main().catch((error: unknown) => {

@@ -2,6 +2,7 @@ import { RecordingProblem } from '@/core/formats/recordingFile';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { seededRandom } from '@/core/maths';
 import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG } from '@/core/rig';
 import { makeScene, trackOver } from '@/core/scene';
@@ -26,7 +27,7 @@ const recording = simulate({
 
 describe('a recording file', () => {
   const path = at('crib.nc');
-  beforeAll(() => save(path, recording));
+  beforeAll(() => saveRecording(path, recordingOf([recording]), 'simulated, scene sunk-crib, seed 2'));
 
   it('comes back as it was, channel by channel', async () => {
     const back = await load(path);
@@ -44,7 +45,8 @@ describe('a recording file', () => {
     // Millimetres of rounding over a lake; places count from the first ping.
     expect(Math.abs(back.navigation.eastM[last]! - (eastM[last]! - eastM[0]!))).toBeLessThan(0.01);
     expect(Math.abs(back.navigation.northM[last]! - (northM[last]! - northM[0]!))).toBeLessThan(0.01);
-    expect(Math.abs(back.navigation.headingRad[3]! - recording.navigation.headingRad[3]!)).toBeLessThan(1e-6);
+    const turned = back.navigation.headingRad[3]! - recording.navigation.headingRad[3]!;
+    expect(Math.abs(Math.sin(turned / 2))).toBeLessThan(1e-6);
   });
   it('stays relative when it is not calibrated', async () => {
     const channels = [{ ...recording.channels[0]!, calibration: null }];
@@ -60,7 +62,8 @@ describe('a recording file', () => {
   it('is read by the field’s own tools, dimensions and all', () => {
     const header = execFileSync('ncdump', ['-h', path]).toString();
     expect(header).toMatch(/backscatter_r\(ping_time, range\)/);
-    expect(header).toMatch(/Conventions = "CF-1\.7, SONAR-netCDF4-1\.0"/);
+    expect(header).toMatch(/Conventions = "CF-1\.8"/);
+    expect(header).toMatch(/:source = "simulated, scene sunk-crib, seed 2"/);
     const dump = execFileSync('h5dump', [
       '-d',
       '/Sonar/Beam_group1/backscatter_r',
@@ -72,6 +75,41 @@ describe('a recording file', () => {
     ]).toString();
     const first = Number(/\(0,0\): (-?[\d.]+)/.exec(dump)![1]);
     expect(Math.abs(first - recording.channels[0]!.levelDb[0]!)).toBeLessThan(0.001);
+  });
+
+  it('names every unit so that a units library knows it', async () => {
+    await saveRecording(at('units.nc'), recordingOf([recording], '2026-09-02T06:00:00Z'));
+    for (const file of [path, at('units.nc')]) {
+      const header = execFileSync('ncdump', ['-h', file]).toString();
+      const units = [...header.matchAll(/:units = "([^"]+)"/g)].map((m) => m[1]!);
+      expect(units.length).toBeGreaterThan(30);
+      for (const unit of new Set(units)) {
+        const base = unit.startsWith('seconds since') ? 'days since 2000-01-01' : unit;
+        expect(execFileSync('udunits2', ['-H', unit, '-W', base]).toString()).toMatch(/= -?[\d.]+/);
+      }
+    }
+  });
+  it('counts its heading clockwise from north', () => {
+    const text = execFileSync('ncdump', ['-v', '/Platform/heading', path]).toString();
+    const first = Number(/ heading = (-?[\d.]+)/.exec(text)![1]);
+    const { eastM, northM } = recording.navigation;
+    // A straight way at the start: where it goes is where it points.
+    const bearing = (Math.atan2(eastM[1]! - eastM[0]!, northM[1]! - northM[0]!) * 180) / Math.PI;
+    expect(Math.abs(((first - bearing + 540) % 360) - 180)).toBeLessThan(10);
+  });
+  it('of the first version opens as it did, heading and all', async () => {
+    const old = await load(join(__dirname, '../core/formats/fixtures/recording-v1.nc'));
+    const made = simulate({
+      scene: makeScene('sunk-crib', 2),
+      track: trackOver('sunk-crib', 2, 0.5),
+      rig: GENERIC_RIG,
+      faces: [GENERIC_RIG.faces.find((f) => f.id === 'cone-83')!],
+      pingRate: 0.5,
+      farM: 15,
+      seed: 2,
+    });
+    expect(old.navigation.headingRad[3]!).toBeCloseTo(made.navigation.headingRad[3]!, 5);
+    expect(old.channels[0]!.sampleCount).toBe(made.channels[0]!.sampleCount);
   });
 
   const problem = async (name: string): Promise<string> => {
@@ -117,6 +155,44 @@ describe('a recording file', () => {
     file.close();
     expect(await problem('none.nc')).toMatch(/10000000000 pings\. It can have 1 to 200000/);
     expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(200e6);
+  });
+  it('that unpacks to far more than it holds is refused before it is unpacked', async () => {
+    const [pings, sampleCount] = [5000, 2000];
+    const zeros = (length: number): Float32Array => new Float32Array(length);
+    const [channel] = recording.channels;
+    const bomb: Stretch = {
+      ...recording,
+      navigation: {
+        ...(Object.fromEntries(
+          Object.keys(recording.navigation).map((row) => [row, zeros(pings)]),
+        ) as unknown as Stretch['navigation']),
+        timeS: Float64Array.from({ length: pings }, (_, p) => p),
+      },
+      channels: [{ ...channel!, pingCount: pings, sampleCount, levelDb: zeros(pings * sampleCount) }],
+    };
+    await save(at('bomb.nc'), bomb);
+    expect(await problem('bomb.nc')).toMatch(/10 million levels in \d+ kB\. No echoes pack that small/);
+  });
+  it('damaged anywhere opens or costs a sentence', async () => {
+    const bytes = readFileSync(join(__dirname, '../core/formats/fixtures/recording-v1.nc'));
+    const random = seededRandom(17);
+    let refusals = 0;
+    for (let k = 0; k < 60; k++) {
+      const damaged = Buffer.from(bytes);
+      for (let i = 0; i < 6; i++)
+        damaged[Math.floor(random.uniform() * (random.uniform() < 0.8 ? 24_000 : bytes.length))] =
+          256 * random.uniform();
+      writeFileSync(at('damaged.nc'), damaged);
+      const error: unknown = await load(at('damaged.nc')).then(
+        () => null,
+        (e: unknown) => e,
+      );
+      if (error === null) continue;
+      refusals++;
+      expect(error).toBeInstanceOf(RecordingProblem);
+      expect((error as Error).message).toMatch(/^[^\n]{10,200} Nothing was changed\.$/);
+    }
+    expect(refusals).toBeGreaterThan(3);
   });
   it('with a piece of the wrong kind, shape or size is refused by name', async () => {
     await tampered('words.nc', (file) => {

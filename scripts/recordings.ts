@@ -1,6 +1,7 @@
 /** Stretch files on this machine's disk, for the command-line tools and their tests. */
 import {
   checkRecordingBytes,
+  DAMAGED,
   readRecordingFile,
   RecordingProblem,
   writeRecordingFile,
@@ -18,13 +19,13 @@ async function hdf5() {
 }
 
 /** Writes a recording to a path; a write that breaks off leaves what was there. */
-export async function saveRecording(path: string, recording: Recording): Promise<void> {
+export async function saveRecording(path: string, recording: Recording, provenance?: string): Promise<void> {
   const { File } = await hdf5();
   const folder = mkdtempSync(join(dirname(path), '.recording-'));
   try {
     const part = join(folder, 'part');
     const file = new File(part, 'w', { track_order: true });
-    writeRecordingFile(file, recording);
+    writeRecordingFile(file, recording, provenance);
     file.close();
     renameSync(part, path);
   } finally {
@@ -34,19 +35,18 @@ export async function saveRecording(path: string, recording: Recording): Promise
 
 /** Reads a recording from a path. @throws RecordingProblem with one plain sentence */
 export async function loadRecording(path: string): Promise<Recording> {
-  checkRecordingBytes(readFileSync(path));
+  const bytes = readFileSync(path);
+  checkRecordingBytes(bytes);
   const { File } = await hdf5();
   let file;
   try {
     file = new File(path, 'r');
     if (file.file_id < 0n) throw new Error('not opened');
   } catch {
-    throw new RecordingProblem(
-      'This recording is cut short or damaged, and cannot be opened. Nothing was changed.',
-    );
+    throw new RecordingProblem(DAMAGED);
   }
   try {
-    return readRecordingFile(file);
+    return readRecordingFile(file, bytes.length);
   } finally {
     file.close();
   }

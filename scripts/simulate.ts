@@ -68,7 +68,7 @@ async function main(): Promise<void> {
     farM,
     seed,
   });
-  await saveRecording(values.out, recordingOf([recording]));
+  await saveRecording(values.out, recordingOf([recording]), `simulated, scene ${id}, seed ${seed}`);
   const pings = recording.navigation.timeS.length;
   console.log(
     `${values.out}: ${recording.title}, seed ${seed}, ${pings} pings of ${faces.map((f) => f.label).join(', ')}`,

@@ -51,12 +51,14 @@ const installDebian = (...names) =>
 
 /** The field's own readers of recording files, for the tests; ends the script with a plain message when they cannot be had. */
 export function ensureRecordingTools() {
-  if (found('ncdump') && found('h5dump')) return;
+  if (found('ncdump') && found('h5dump') && found('udunits2')) return;
   if (found('apt-get')) {
     console.log('Installing netcdf-bin and hdf5-tools…');
-    if (installDebian('netcdf-bin', 'hdf5-tools') && found('ncdump') && found('h5dump')) return;
+    if (installDebian('netcdf-bin', 'hdf5-tools', 'udunits-bin') && found('udunits2')) return;
   }
-  console.error('The tests need ncdump and h5dump. On Debian: netcdf-bin and hdf5-tools.');
+  console.error(
+    'The tests need ncdump, h5dump and udunits2. On Debian: netcdf-bin, hdf5-tools and udunits-bin.',
+  );
   process.exit(1);
 }
 

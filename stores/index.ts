@@ -75,7 +75,7 @@ export { noteTiming } from './noteTiming';
 export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';
 export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
 export { correct, correctionsOf, correctionStore, layCorrections, takeBack } from './corrections';
-export { openRecordingFile, openScreenPicture, withRecording } from './recordings';
+export { openScreenPicture, recordingFileOf, takeRecordingToBench, withRecording } from './recordings';
 export { deleteEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';
 export { keepingStore, type KeepingStatus } from './keeping/status';
@@ -120,5 +120,4 @@ export {
   deleteCalibration,
   keepCalibration,
   screenCalibrationStore,
-  type NamedCalibration,
 } from './screenCalibrations';

@@ -1,10 +1,12 @@
 import type { PassSpec } from '@/core/bench/passSource';
-import { accepted, refused, type Result } from '@/core/formats';
+import { accepted, DONE, refused, type Result } from '@/core/formats';
 import type { Recording } from '@/core/recording';
+import type { Settings } from '@/core/picture';
 import type { Face } from '@/core/rig';
 import type { PixelImage, ScreenCalibration } from '@/core/screenPicture';
 import { benchWorker, recordingWorker, sideWorker, TaskFailed, type WorkerClient } from '@/workers';
 import { newId } from './newId';
+import { passStore, takeToBench } from './pass';
 
 /** Recording files opened since the app began, by fingerprint. A browser gives them up with the page. */
 const files = new Map<string, File>();
@@ -46,7 +48,7 @@ export interface OpenedRecording {
 }
 
 /** Opens a recording file for the bench; what is wrong with it is said in one sentence, and nothing is changed. */
-export async function openRecordingFile(file: File): Promise<Result<OpenedRecording>> {
+async function openRecordingFile(file: File): Promise<Result<OpenedRecording>> {
   const fingerprint = fingerprintOf(file);
   files.set(fingerprint, file);
   try {
@@ -57,6 +59,17 @@ export async function openRecordingFile(file: File): Promise<Result<OpenedRecord
     files.delete(fingerprint);
     return refused(error instanceof Error ? error.message : String(error), 'damaged');
   }
+}
+
+/** Opens a recording file and puts it on the bench: a recording has beams of its own. */
+export async function takeRecordingToBench(file: File): Promise<Result> {
+  const opened = await openRecordingFile(file);
+  if (!opened.ok) return opened;
+  const { source, faceIds } = opened.value;
+  const { pass, settings } = passStore.getState();
+  const faceId = faceIds.includes(settings.faceId) ? settings.faceId : faceIds[0]!;
+  takeToBench({ source, rig: pass.rig }, { ...settings, faceId, blend: null, power: 'full' });
+  return DONE;
 }
 
 /** A pass of a picture of a screen; what is wrong with it is said in one sentence, and nothing is changed. */
@@ -85,6 +98,26 @@ export async function openScreenPicture(
     const words = (error instanceof Error ? error.message : String(error)).replace(/^screen picture: /, '');
     return refused(`${words.charAt(0).toUpperCase()}${words.slice(1)}. Nothing was changed.`, 'damaged');
   }
+}
+
+/** The file of a pass's pings. @throws TaskFailed, or a plain sentence for a recording that is no longer open */
+export async function recordingFileOf(pass: PassSpec, settings: Settings): Promise<Uint8Array<ArrayBuffer>> {
+  const { source } = pass;
+  const provenance =
+    source.kind === 'recording'
+      ? source.placeless
+        ? 'made of a picture of a screen, relative levels'
+        : `read from ${source.name}`
+      : `simulated, ${source.kind === 'scene' ? `scene ${source.sceneId}` : 'water of a brief'}, seed ${source.seed}`;
+  const { result } = await withRecording(pass, () =>
+    benchWorker().run({ kind: 'pings', pass, settings }, { lane: 'pings' }),
+  );
+  const { recording } = result;
+  const written = await recordingWorker().run(
+    { kind: 'write-recording', recording, provenance },
+    { lane: 'write' },
+  );
+  return written.result.bytes;
 }
 
 /** Recordings on their way to a worker: drawing and reading that both lack one wait for the same. */

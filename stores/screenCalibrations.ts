@@ -1,29 +1,13 @@
 import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
-import { DONE, issueSentence, refused, type Format, type Result } from '@/core/formats';
-import { ScreenCalibrationSchema, type ScreenCalibration } from '@/core/screenPicture';
+import { DONE, issueSentence, refused, type Result } from '@/core/formats';
+import { NamedCalibrationSchema, SCREEN_FORMAT, type NamedCalibration } from '@/core/formats/screenFile';
+import type { ScreenCalibration } from '@/core/screenPicture';
 import { putByName } from './byName';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
 import { notify } from './notices';
-
-/** Where the panel, scale and legend lie on pictures of one unit's screen, by a name. */
-const NamedCalibrationSchema = v.object({
-  id: v.pipe(v.string(), v.minLength(1), v.maxLength(64)),
-  name: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60)),
-  /** The beam its pictures are of. */
-  faceId: v.pipe(v.string(), v.maxLength(40)),
-  calibration: ScreenCalibrationSchema,
-});
-export type NamedCalibration = v.InferOutput<typeof NamedCalibrationSchema>;
-
-const FORMAT: Format<NamedCalibration> = {
-  name: 'nimble-echo-screen',
-  label: 'screen calibration',
-  schema: NamedCalibrationSchema,
-  migrations: [],
-};
 
 interface ScreenCalibrationsState {
   /** By name in order. */
@@ -39,7 +23,7 @@ export const SCREENS = keepCollection<ScreenCalibrationsState, NamedCalibration>
   store: screenCalibrationStore,
   prefix: 'screens/',
   title: 'screen calibrations',
-  format: FORMAT,
+  format: SCREEN_FORMAT,
   withItems: ({ kept }, more) => ({ kept: putByName(kept, more) }),
   withoutItem: ({ kept }, id) => ({ kept: kept.filter((k) => k.id !== id) }),
 });

@@ -1,10 +1,11 @@
-import { sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
+import { diagnose, sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
+import { readRecording } from '@/core/reading';
 import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
 import { automaticMarks, cutaway, score } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
 import { miniature } from './tasks/miniature';
-import { holdRecording } from './tasks/passes';
+import { holdRecording, passFor } from './tasks/passes';
 import { openLog } from './tasks/openLog';
 import { together } from './tasks/together';
 import { tuning } from './tasks/tuning';
@@ -45,6 +46,14 @@ answerWith(self as unknown as Scope, (task, tell) => {
       const picture = sceneMiniature(task.sceneId, task.rig, task.palette);
       return { result: { kind: 'scene-miniature', picture }, transfer: pictureBuffers(picture) };
     }
+    case 'diagnose': {
+      const { recording } = passFor(task.pass, task.settings, tell);
+      const reading = readRecording(recording, task.settings.faceId);
+      const symptoms = diagnose(recording, reading, task.pass.rig, task.settings);
+      return { result: { kind: 'diagnose', symptoms } };
+    }
+    case 'pings':
+      return { result: { kind: 'pings', recording: passFor(task.pass, task.settings, tell).recording } };
     case 'hold':
       return holdRecording(task);
     case 'scenes':

@@ -148,6 +148,20 @@ export interface OpenRecordingTask {
   file: Blob;
 }
 
+/** Gives the pings of a pass away, to be written to a file. */
+export interface PingsTask {
+  kind: 'pings';
+  pass: PassSpec;
+  settings: Settings;
+}
+
+/** Writes a recording file; `provenance` says how its pings came about. */
+export interface WriteRecordingTask {
+  kind: 'write-recording';
+  recording: Recording;
+  provenance: string;
+}
+
 /** Makes pings in relative levels of a picture of a screen. */
 export interface ScreenPictureTask {
   kind: 'screen-picture';
@@ -155,6 +169,13 @@ export interface ScreenPictureTask {
   calibration: ScreenCalibration;
   face: Pick<Face, 'id' | 'label' | 'frequencyHz' | 'beam'>;
   title: string;
+}
+
+/** What is wrong with a picture of a screen, as symptoms. */
+export interface DiagnoseTask {
+  kind: 'diagnose';
+  pass: PassSpec;
+  settings: Settings;
 }
 
 /** Opens a log file: every entry checked, and given back as text. */
@@ -177,7 +198,10 @@ export type Task =
   | ScenesTask
   | HoldTask
   | OpenRecordingTask
+  | PingsTask
+  | WriteRecordingTask
   | ScreenPictureTask
+  | DiagnoseTask
   | OpenLogTask;
 
 export interface DrawResult {
@@ -265,9 +289,25 @@ export interface OpenRecordingResult {
   recording: Recording;
 }
 
+export interface PingsResult {
+  kind: 'pings';
+  recording: Recording;
+}
+
+export interface WriteRecordingResult {
+  kind: 'write-recording';
+  bytes: Uint8Array<ArrayBuffer>;
+}
+
 export interface ScreenPictureResult {
   kind: 'screen-picture';
   recording: Recording;
+}
+
+/** Symptoms, what is to be mended first in front. */
+export interface DiagnoseResult {
+  kind: 'diagnose';
+  symptoms: readonly Symptom[];
 }
 
 /** Entries as JSON in UTF-8, one after the other: entry k runs from offsets[k] to offsets[k + 1]. */
@@ -291,7 +331,10 @@ export type Result =
   | ScenesResult
   | HoldResult
   | OpenRecordingResult
+  | PingsResult
+  | WriteRecordingResult
   | ScreenPictureResult
+  | DiagnoseResult
   | OpenLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
 

@@ -23,6 +23,7 @@ export { pictureJudge, targetsOf, type Judged, type JudgedPass } from './judgedP
 export { deepestOfBed, MOST_MOVES, nextMove, solve, walk, type Move, type MovedControl } from './nextMove';
 export { seeSymptom, type SymptomView } from './symptoms/seeSymptom';
 export { REMEDIES, remedied, SYMPTOMS, type Remedy, type Symptom } from './symptoms/symptom';
+export { diagnose } from './symptoms/pictureDoctor';
 export { hasSymptom, type SymptomSigns } from './symptoms/detectSymptom';
 export { symptomCase, type SymptomCase } from './symptoms/symptomCase';
 export {

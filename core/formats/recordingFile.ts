@@ -10,9 +10,17 @@ import { recordingPlace } from './recordingPlaces';
 export const LARGEST_RECORDING_FILE = 512e6;
 const MOST_PINGS = 200_000;
 const MOST_SAMPLES = 20_000;
-const MOST_LEVELS = 60e6;
+/** Levels of all beams together: what a phone can hold. */
+const MOST_LEVELS = 120e6;
+/** Levels a byte of the file: echoes are noise and hardly pack, so more of them is no recording. */
+const MOST_LEVELS_A_BYTE = 16;
+/** Below this many nobody asks. */
+const FEW_LEVELS = 4e6;
 const MOST_CHANNELS = 8;
 const MOST_CHUNK = 16e6;
+
+/** Version 1 counted the heading from east to north; its times had no epoch. */
+const VERSION = 2;
 
 const DEG = 180 / Math.PI;
 
@@ -22,6 +30,9 @@ export class RecordingProblem extends Error {}
 const refuse = (problem: string): never => {
   throw new RecordingProblem(`${problem} Nothing was changed.`);
 };
+
+/** What is said of a file the library cannot follow. */
+export const DAMAGED = 'This recording is cut short or damaged, and cannot be opened. Nothing was changed.';
 
 /** First bytes of every HDF5 file. */
 const SIGNATURE = [0x89, 0x48, 0x44, 0x46, 0x0d, 0x0a, 0x1a, 0x0a];
@@ -36,7 +47,11 @@ export function checkRecordingBytes(bytes: Uint8Array): void {
     refuse('This is not a recording. Choose a NetCDF-4 file (.nc).');
 }
 
-/** Boat variables of /Platform: name in the file, unit, what it is, and how the recording's row turns into it and back. */
+/** A heading in radians from east to north as degrees clockwise from north, and back: its own inverse but for the unit. */
+const northed = (fromEastRad: number): number => (((90 - fromEastRad * DEG) % 360) + 360) % 360;
+const easted = (fromNorthDeg: number): number => (90 - fromNorthDeg) / DEG;
+
+/** Boat variables of /Platform: name in the file, unit, what it is, and the factor from the recording's row. */
 const PLATFORM = [
   {
     row: 'speedMps',
@@ -51,7 +66,7 @@ const PLATFORM = [
     row: 'headingRad',
     name: 'heading',
     units: 'degree',
-    about: 'heading, counted from east to north',
+    about: 'heading, clockwise from north',
     scale: DEG,
     low: -1e5,
     high: 1e5,
@@ -136,6 +151,39 @@ function put(
   return dataset;
 }
 
+/** Pings' times, a dimension too. A recording without a date counts from 1970, and says that this is no date. */
+function putTime(group: Group, timeS: Float64Array, startedAt: string | null): void {
+  const dataset = put(
+    group,
+    'ping_time',
+    timeS,
+    `seconds since ${startedAt ?? '1970-01-01T00:00:00Z'}`,
+    'time of the ping, from when the recording began',
+    [],
+  );
+  dataset.create_attribute('standard_name', 'time');
+  dataset.create_attribute('calendar', 'standard');
+  dataset.create_attribute('axis', 'T');
+  if (startedAt === null) dataset.create_attribute('comment', 'It has no date; the year 1970 is a stand-in.');
+  dataset.make_scale('ping_time');
+}
+
+/** CRC-32 of a row's bytes as they lie in the file, little-endian (ISO 3309), as eight hex digits. */
+function crc32(row: Float32Array): string {
+  const bytes = new DataView(new ArrayBuffer(4));
+  let crc = -1;
+  for (const x of row) {
+    bytes.setFloat32(0, x, true);
+    for (let i = 0; i < 4; i++) crc = (crc >>> 8) ^ CRC_OF[(crc ^ bytes.getUint8(i)) & 0xff]!;
+  }
+  return (~crc >>> 0).toString(16).padStart(8, '0');
+}
+const CRC_OF = Int32Array.from({ length: 256 }, (_, byte) => {
+  let crc = byte;
+  for (let bit = 0; bit < 8; bit++) crc = (crc >>> 1) ^ (crc & 1 ? 0xedb88320 : 0);
+  return crc;
+});
+
 function putNumber(group: Group, name: string, value: number, units: string, about: string): void {
   const dataset = group.create_dataset({ name, data: value, shape: [], dtype: '<d' });
   dataset.create_attribute('units', units);
@@ -148,22 +196,27 @@ const scaled = (row: Float32Array | Float64Array, by: number): Float32Array =>
 /**
  * Writes a recording of one stretch into an empty HDF5 file as docs/formats.md says: groups and names of the open SONAR-netCDF4 convention as
  * far as they fit, dimension scales so that NetCDF-4 readers see dimensions.
+ * @param provenance how it came about, one line: simulated and its seed, or measured
+ * @throws RangeError for a recording of several stretches
  */
-export function writeRecordingFile(file: File, { stretches, startedAt }: Recording): void {
+export function writeRecordingFile(
+  file: File,
+  { stretches, startedAt }: Recording,
+  provenance = 'unknown',
+): void {
   if (stretches.length !== 1)
     throw new RangeError(`recording file: it holds one stretch, got ${stretches.length}`);
   const recording = stretches[0]!;
   const { navigation, origin } = recording;
-  file.create_attribute('Conventions', 'CF-1.7, SONAR-netCDF4-1.0');
+  file.create_attribute('Conventions', 'CF-1.8');
   file.create_attribute('title', recording.title);
+  file.create_attribute('source', provenance);
   if (startedAt !== null) file.create_attribute('time_coverage_start', startedAt);
-  file.create_attribute('recording_version', recording.version, null, '<i');
+  file.create_attribute('recording_version', VERSION, null, '<i');
   file.create_attribute('ping_rate', recording.pingRate, null, '<d');
 
   const platform = file.create_group('Platform');
-  put(platform, 'ping_time', navigation.timeS, 's', 'seconds since the recording began', []).make_scale(
-    'ping_time',
-  );
+  putTime(platform, navigation.timeS, startedAt);
   const time = ['/Platform/ping_time'];
   const latitude = new Float64Array(navigation.timeS.length);
   const longitude = new Float64Array(navigation.timeS.length);
@@ -172,10 +225,15 @@ export function writeRecordingFile(file: File, { stretches, startedAt }: Recordi
     latitude[p] = place.latitudeDeg;
     longitude[p] = place.longitudeDeg;
   }
-  put(platform, 'latitude', latitude, 'degrees_north', 'latitude of the antenna', time);
-  put(platform, 'longitude', longitude, 'degrees_east', 'longitude of the antenna', time);
-  for (const { row, name, units, about, scale } of PLATFORM)
-    put(platform, name, scaled(navigation[row], scale), units, about, time);
+  const places = [
+    put(platform, 'latitude', latitude, 'degrees_north', 'latitude of the antenna', time),
+    put(platform, 'longitude', longitude, 'degrees_east', 'longitude of the antenna', time),
+  ];
+  places.forEach((dataset, i) => dataset.create_attribute('standard_name', ['latitude', 'longitude'][i]!));
+  for (const { row, name, units, about, scale } of PLATFORM) {
+    const values = row === 'headingRad' ? navigation[row].map(northed) : scaled(navigation[row], scale);
+    put(platform, name, values, units, about, time).create_attribute('coordinates', 'latitude longitude');
+  }
 
   const sonar = file.create_group('Sonar');
   recording.channels.forEach((channel, k) => {
@@ -185,9 +243,7 @@ export function writeRecordingFile(file: File, { stretches, startedAt }: Recordi
     group.create_attribute('channel_label', channel.label);
     group.create_attribute('beam_type', channel.beam.shape);
     group.create_attribute('transmit_type', PULSE_TYPE[channel.pulse.kind]);
-    put(group, 'ping_time', navigation.timeS, 's', 'seconds since the recording began', []).make_scale(
-      'ping_time',
-    );
+    putTime(group, navigation.timeS, startedAt);
     const ranges = Float32Array.from(
       { length: channel.sampleCount },
       (_, j) => channel.firstRangeM + j * channel.sampleStepM,
@@ -213,10 +269,16 @@ export function writeRecordingFile(file: File, { stretches, startedAt }: Recordi
         group,
         'source_level',
         channel.calibration.sourceLevelDb,
-        'dB',
-        'source level on the axis, re 1 µPa at 1 m',
+        '0.1 lg(re 1 uPa2.m2)',
+        'source level on the axis, dB re 1 µPa at 1 m',
       );
-      putNumber(group, 'absorption', channel.calibration.absorptionDbPerM, 'dB/m', 'one-way absorption');
+      putNumber(
+        group,
+        'absorption',
+        channel.calibration.absorptionDbPerM,
+        'm-1',
+        'one-way absorption, dB per metre',
+      );
     }
     const levels = group.create_dataset({
       name: 'backscatter_r',
@@ -226,11 +288,14 @@ export function writeRecordingFile(file: File, { stretches, startedAt }: Recordi
       compression: 'gzip',
       compression_opts: 4,
     });
-    levels.create_attribute('units', 'dB');
+    levels.create_attribute('units', channel.calibration ? '0.1 lg(re 1 uPa2)' : '0.1 lg(re 1)');
     levels.create_attribute(
       'long_name',
-      channel.calibration ? 'received level, re 1 µPa' : 'received level, relative only',
+      channel.calibration ? 'received level, dB re 1 µPa' : 'received level, dB, relative only',
     );
+    levels.create_attribute('_FillValue', new Float32Array([NaN]), [1], '<f');
+    levels.create_attribute('coordinates', '/Platform/latitude /Platform/longitude');
+    levels.create_attribute('crc32', crc32(channel.levelDb));
     levels.attach_scale(0, `${path}/ping_time`);
     levels.attach_scale(1, `${path}/range`);
   });
@@ -316,7 +381,7 @@ const ChannelWords = v.object({
 const FileWords = v.object({
   title: v.optional(v.pipe(v.string(), v.maxLength(200)), ''),
   time_coverage_start: v.optional(v.nullable(v.pipe(v.string(), v.isoTimestamp())), null),
-  recording_version: v.pipe(v.number(), v.literal(1, 'only version 1 is known')),
+  recording_version: v.pipe(v.number(), v.picklist([1, VERSION], `only versions 1 and ${VERSION} are known`)),
   ping_rate: v.pipe(v.number(), v.finite(), v.minValue(0.05), v.maxValue(200)),
 });
 
@@ -334,6 +399,17 @@ function wordsOf<T>(group: Group, path: string, schema: v.GenericSchema<unknown,
   );
 }
 
+/** Levels of a beam, held to their checksum where the file has one. */
+function levelsAt(dataset: Dataset, path: string): Float32Array<ArrayBuffer> {
+  const levelDb = held(dataset, path, -1000, 1000, floats);
+  const written = dataset.attrs.crc32;
+  if (written && (written.metadata.size > 64 || written.value !== crc32(levelDb)))
+    refuse(
+      `In the recording, ${recordingPlace(path)} are not as they were written. The file has been damaged.`,
+    );
+  return levelDb;
+}
+
 function channelAt(group: Group, path: string, pings: number): Channel {
   const words = wordsOf(group, path, ChannelWords);
   const number = (name: NumberName): number =>
@@ -344,8 +420,6 @@ function channelAt(group: Group, path: string, pings: number): Channel {
     refuse(
       `In the recording, ${recordingPlace(path)} has ${sampleCount} levels a ping. It can have 2 to ${MOST_SAMPLES}.`,
     );
-  if (pings * sampleCount > MOST_LEVELS)
-    refuse(`In the recording, ${recordingPlace(path)} has more than ${MOST_LEVELS / 1e6} million levels.`);
   const calibrated = group.get('source_level') !== null;
   return {
     id: words.channel_id,
@@ -367,7 +441,7 @@ function channelAt(group: Group, path: string, pings: number): Channel {
     sampleStepM: number('sample_range_interval'),
     pingCount: pings,
     sampleCount,
-    levelDb: held(levels, `${path}/backscatter_r`, -1000, 1000, floats),
+    levelDb: levelsAt(levels, `${path}/backscatter_r`),
     calibration: calibrated
       ? {
           sourceLevelDb: numberAt(group, 'source_level', path, 0, 300),
@@ -377,11 +451,40 @@ function channelAt(group: Group, path: string, pings: number): Channel {
   };
 }
 
+/** Counts the levels of all beams, before any is read. */
+function checkLevelCount(sonar: Group, names: readonly string[], fileBytes: number): void {
+  let count = 0;
+  for (const name of names) {
+    const path = `/Sonar/${name}`;
+    const { metadata } = dataAt(groupAt(sonar, name, path), 'backscatter_r', path, [null, null]);
+    count += metadata.shape![0]! * metadata.shape![1]!;
+  }
+  if (!(count <= MOST_LEVELS))
+    refuse(
+      `The recording has ${Math.ceil(count / 1e6)} million levels. It can have ${MOST_LEVELS / 1e6} million.`,
+    );
+  if (count > FEW_LEVELS && count > MOST_LEVELS_A_BYTE * fileBytes)
+    refuse(
+      `The recording has ${Math.ceil(count / 1e6)} million levels in ${Math.ceil(fileBytes / 1e3)} kB. No echoes pack that small.`,
+    );
+}
+
 /**
  * Reads a recording from an open HDF5 file, whole or not at all. Kinds, shapes and counts are looked at before any values are.
+ * @param fileBytes size of the file, as packed
  * @throws RecordingProblem with one plain sentence
  */
-export function readRecordingFile(file: File): Recording {
+export function readRecordingFile(file: File, fileBytes: number): Recording {
+  try {
+    return recordingIn(file, fileBytes);
+  } catch (error) {
+    if (error instanceof RecordingProblem) throw error;
+    // The library’s own words are a page of addresses.
+    throw new RecordingProblem(DAMAGED);
+  }
+}
+
+function recordingIn(file: File, fileBytes: number): Recording {
   const words = wordsOf(file, '', FileWords);
   const platform = groupAt(file, 'Platform', '/Platform');
   const timeSet = dataAt(platform, 'ping_time', '/Platform', [null]);
@@ -407,13 +510,14 @@ export function readRecordingFile(file: File): Recording {
   const boat = Object.fromEntries(
     PLATFORM.map(({ row: key, name, scale, low, high }) => [key, scaled(at(name, low, high), 1 / scale)]),
   ) as Record<(typeof PLATFORM)[number]['row'], Float32Array>;
+  if (words.recording_version > 1) boat.headingRad = Float32Array.from(at('heading', -1e5, 1e5), easted);
 
   const sonar = groupAt(file, 'Sonar', '/Sonar');
   const names = sonar.keys().filter((name) => /^Beam_group\d+$/.test(name));
   if (!(names.length >= 1 && names.length <= MOST_CHANNELS))
     refuse(`The recording has ${names.length} beams. It can have 1 to ${MOST_CHANNELS}.`);
+  checkLevelCount(sonar, names, fileBytes);
   const stretch: Stretch = {
-    version: words.recording_version,
     title: words.title,
     pingRate: words.ping_rate,
     origin,

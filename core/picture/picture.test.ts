@@ -56,7 +56,6 @@ function recordingWith(
   };
   const row = (): Float32Array => new Float32Array(PINGS);
   return {
-    version: 1,
     title: '',
     pingRate: 4,
     origin: { latitudeDeg: 0, longitudeDeg: 0 },

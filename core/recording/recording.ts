@@ -50,7 +50,6 @@ export interface Navigation {
  * together, a navigation row a ping.
  */
 export interface Stretch {
-  version: 1;
   title: string;
   pingRate: number;
   /** Where east and north count from. */

@@ -1,3 +1,4 @@
 export { ScreenCalibrationSchema, type Point, type ScreenCalibration } from './calibration';
+export { drawnAsItWas } from './drawnAsItWas';
 export { RAMP_DB, screenRecording, type PixelImage } from './screenRecording';
 export { squareToQuad } from './straighten';

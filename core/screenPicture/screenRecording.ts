@@ -123,7 +123,6 @@ export function screenRecording(
   const pulseM = PULSE_ROWS * stepM;
   return recordingOf([
     {
-      version: 1,
       title,
       pingRate: (columns - 1) / cal.acrossS,
       origin: { latitudeDeg: 0, longitudeDeg: 0 },

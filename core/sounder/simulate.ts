@@ -77,7 +77,6 @@ function navigationOf(track: Track, scene: Scene, rig: Rig): Navigation {
 /** The recording a rig makes of a scene along a track. Same request, same levels. */
 export function simulate(request: SoundingRequest): Stretch {
   return {
-    version: 1,
     title: request.scene.title,
     pingRate: request.pingRate,
     origin: request.scene.origin,

@@ -300,7 +300,6 @@ export function paintedPass(seed: number, parts: PaintedParts = {}): PaintedPass
   return {
     truth,
     recording: {
-      version: 1,
       title: 'painted',
       pingRate,
       origin: { latitudeDeg: 0, longitudeDeg: 0 },

@@ -76,7 +76,6 @@ export function syntheticRecording({
   };
   const timeS = Float64Array.from({ length: pings }, (_, p) => p / pingRate);
   const recording: Stretch = {
-    version: 1,
     title: 'hand',
     pingRate,
     origin: { latitudeDeg: 0, longitudeDeg: 0 },

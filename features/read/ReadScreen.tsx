@@ -34,6 +34,7 @@ import { DisplayDials } from './DisplayDials';
 import { FindingList } from './FindingList';
 import { KeepSheet } from './KeepSheet';
 import { drawnAs } from './passWindow';
+import { PictureDoctor } from './PictureDoctor';
 import { ReadPicture } from './ReadPicture';
 import { addAt, lookAnew, readStore } from './readStore';
 import { ReadTools } from './ReadTools';
@@ -185,9 +186,12 @@ export function ReadScreen() {
         />
       )}
       {pass.source.kind === 'recording' && pass.source.placeless && (
-        <Text faint kind="small" style={styles.pad}>
-          Read from a picture: it holds less than pings do. Strengths are relative, and nothing has a place.
-        </Text>
+        <>
+          <PictureDoctor reading={reading} />
+          <Text faint kind="small" style={styles.pad}>
+            Read from a picture: it holds less than pings do. Strengths are relative, and nothing has a place.
+          </Text>
+        </>
       )}
       {other && <TogetherLine other={other} />}
       {truth && <TruthLine reading={reading} truth={truth} />}

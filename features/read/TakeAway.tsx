@@ -1,7 +1,7 @@
 import { useState, type RefObject } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Correction } from '@/core/logbook';
-import { passStore, type PassReading } from '@/stores';
+import { passStore, recordingFileOf, type PassReading } from '@/stores';
 import { Button, saveBlob, saveFile, Text, useTones } from '@/ui';
 import { clock, useUnits } from '../units';
 import { db } from '../words/numbers';
@@ -19,6 +19,7 @@ export function TakeAway({ reading, corrections, picture }: Props) {
   const tones = useTones();
   const { show } = useUnits();
   const [problem, setProblem] = useState<string | null>(null);
+  const [writing, setWriting] = useState(false);
   const { title, durationS } = reading.facts;
   const beamName = (): string => {
     const { pass, settings } = passStore.getState();
@@ -63,6 +64,18 @@ export function TakeAway({ reading, corrections, picture }: Props) {
       setProblem('The picture could not be made here. Take a screenshot instead.');
     }
   };
+  const savePings = async (): Promise<void> => {
+    const { settings, pass } = passStore.getState();
+    setProblem(null);
+    setWriting(true);
+    try {
+      saveBlob('pass.nc', new Blob([await recordingFileOf(pass, settings)]));
+    } catch (error) {
+      setProblem(`The recording could not be written. ${error instanceof Error ? error.message : ''}`);
+    } finally {
+      setWriting(false);
+    }
+  };
   return (
     <View style={styles.part}>
       <Text bold>Take it away</Text>
@@ -84,6 +97,13 @@ export function TakeAway({ reading, corrections, picture }: Props) {
           spoken="Save the picture with its marks as PNG"
           onPress={() => void savePicture()}
           testID="save-png"
+        />
+        <Button
+          label={writing ? 'Writing…' : 'Recording'}
+          spoken="Save the pings as a recording that other programs read too"
+          disabled={writing}
+          onPress={() => void savePings()}
+          testID="save-recording"
         />
       </View>
       {problem && <Text role="alert">{problem}</Text>}

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { RAMP_DB, type PixelImage } from '@/core/screenPicture';
+import type { NamedCalibration } from '@/core/formats/screenFile';
+import { drawnAsItWas, type PixelImage } from '@/core/screenPicture';
 import { measure } from '@/core/units';
 import {
   deleteCalibration,
@@ -12,7 +13,6 @@ import {
   passStore,
   screenCalibrationStore,
   takeToBench,
-  type NamedCalibration,
 } from '@/stores';
 import { Button, chooseFile, Chips, NumberField, Text, useTones, useWide } from '@/ui';
 import { useUnits } from '../units';
@@ -27,6 +27,7 @@ import {
   type Calibrating,
 } from './calibrating';
 import { CalibrationPicture } from './CalibrationPicture';
+import { takeHandedPicture } from './handedPicture';
 import { openPicture, PICTURE_KINDS } from './openPicture';
 
 /** What a tap is asked for now. */
@@ -85,6 +86,8 @@ export function ScreenPictureScreen() {
       const file = event.dataTransfer?.files[0];
       if (file) void take(file);
     };
+    const handed = takeHandedPicture();
+    if (handed) queueMicrotask(() => void take(handed));
     document.addEventListener('paste', paste);
     document.addEventListener('dragover', over);
     document.addEventListener('drop', drop);
@@ -121,27 +124,7 @@ export function ScreenPictureScreen() {
     const { pass, settings } = passStore.getState();
     const [a, b] = calibration.depths;
     const footM = a.depthM + ((1 - a.down) / (b.down - a.down)) * (b.depthM - a.depthM);
-    takeToBench(
-      { source: opened.value.source, rig: pass.rig },
-      {
-        ...settings,
-        faceId,
-        blend: null,
-        power: 'full',
-        // Drawn as it was: its colours are strengths already.
-        rangeM: Math.max(2, footM),
-        tvg: 'flat',
-        gainMode: 'manual',
-        gainDb: 0,
-        firstColourDb: 0,
-        colourSpreadDb: RAMP_DB,
-        contrastMode: 'manual',
-        noiseRejection: 0,
-        otherSounders: 0,
-        averaging: 1,
-        topWater: 0,
-      },
-    );
+    takeToBench({ source: opened.value.source, rig: pass.rig }, { ...drawnAsItWas(settings, footM), faceId });
     router.push('/read');
   };
 

@@ -10,6 +10,7 @@ import { Notices } from './Notices';
 import { Recovery } from './Recovery';
 import { SkipLink } from './SkipLink';
 import { UpdateBanner } from './UpdateBanner';
+import { useDroppedFile } from './useDroppedFile';
 import { usePlaceTitle } from './usePlaceTitle';
 
 /** The verbs of a day, in its order. */
@@ -70,6 +71,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const [keptOpen, setKeptOpen] = useState(false);
   const main = usePlaceTitle(path);
   usePictureInThisLight();
+  useDroppedFile(path);
   const wide = useWide();
   return (
     <View style={[styles.app, { backgroundColor: tones.ground }]}>

@@ -4,14 +4,7 @@ import { useStore } from 'zustand';
 import { MyWater } from './MyWater';
 import { TrapList } from './TrapList';
 import { SceneList } from './SceneList';
-import {
-  openRecordingFile,
-  passStore,
-  planStore,
-  takeBriefToBench,
-  takeSceneToBench,
-  takeToBench,
-} from '@/stores';
+import { passStore, planStore, takeBriefToBench, takeRecordingToBench, takeSceneToBench } from '@/stores';
 import { Button, chooseFile, Chips, Sheet, Text } from '@/ui';
 
 /** Where the water on the bench comes from: the plan, a named scene, a recording of the user's own. */
@@ -31,14 +24,9 @@ export function WaterSheet({ open, onClose }: { open: boolean; onClose: () => vo
     if (!file) return;
     setProblem(null);
     setOpening(true);
-    const opened = await openRecordingFile(file);
+    const taken = await takeRecordingToBench(file);
     setOpening(false);
-    if (!opened.ok) return setProblem(opened.problem);
-    const { source: recorded, faceIds } = opened.value;
-    const { pass, settings } = passStore.getState();
-    // A recording has beams of its own.
-    const faceId = faceIds.includes(settings.faceId) ? settings.faceId : faceIds[0]!;
-    takeToBench({ source: recorded, rig: pass.rig }, { ...settings, faceId, blend: null, power: 'full' });
+    if (!taken.ok) return setProblem(taken.problem);
     onClose();
   };
   return (

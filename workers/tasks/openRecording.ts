@@ -1,5 +1,11 @@
 import { File as H5File, FS, ready } from 'h5wasm';
-import { checkRecordingBytes, LARGEST_RECORDING_FILE, readRecordingFile } from '@/core/formats/recordingFile';
+import {
+  checkRecordingBytes,
+  DAMAGED,
+  LARGEST_RECORDING_FILE,
+  readRecordingFile,
+  RecordingProblem,
+} from '@/core/formats/recordingFile';
 import type { OpenRecordingTask } from '../protocol';
 import { Refused, type Answer } from './answer';
 
@@ -23,17 +29,13 @@ export async function openRecording({ file }: OpenRecordingTask): Promise<Answer
   let opened: H5File | null = null;
   try {
     opened = new H5File(PATH, 'r');
-    const recording = readRecordingFile(opened);
+    const recording = readRecordingFile(opened, file.size);
     const transfer = recording.stretches.flatMap(({ channels }) =>
       channels.map((c) => c.levelDb.buffer as ArrayBuffer),
     );
     return { result: { kind: 'open-recording', recording }, transfer: [...new Set(transfer)] };
   } catch (error) {
-    throw new Refused(
-      error instanceof Error && / Nothing was changed\.$/.test(error.message)
-        ? error.message
-        : 'This recording is cut short or damaged, and cannot be opened. Nothing was changed.',
-    );
+    throw new Refused(error instanceof RecordingProblem ? error.message : DAMAGED);
   } finally {
     opened?.close();
     FS!.unlink(PATH);

@@ -35,10 +35,10 @@ const FAULTS: Partial<Record<Symptom, FaultName>> = {
 };
 
 /** Share of the screen under the bed from which fish are drawn too small. */
-const MUCH_BELOW = 0.45;
+export const MUCH_BELOW = 0.45;
 /** Way a column over water a row: under this marks are drawn out, over the other squeezed. */
-const DRAWN_OUT = 0.45;
-const SQUEEZED = 6;
+export const DRAWN_OUT = 0.45;
+export const SQUEEZED = 6;
 /** Seconds in the beam from which a mark is a line. */
 const LINE_S = 8;
 /** A rise of noise under way that hides fish, and a change of gain that changes their size, dB. */
