@@ -8,6 +8,7 @@ const CORE_ORDER = [
   'units',
   'water',
   'rig',
+  'feed',
   'scene',
   'recording',
   'sounder',

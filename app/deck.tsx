@@ -1,3 +1,3 @@
 import { lazyScreen } from '@/features/shell/lazyScreen';
 
-export default lazyScreen(async () => (await import('@/features/plan/DeckScreen')).DeckScreen);
+export default lazyScreen(async () => (await import('@/features/deck/DeckScreen')).DeckScreen);

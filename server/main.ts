@@ -4,6 +4,7 @@ import https from 'node:https';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { createApp } from './app';
+import { serveFeed } from './boatFeed';
 import { readOptions, type ServerOptions } from './options';
 
 /** Longest a request's head may take to come in, ms. */
@@ -36,6 +37,7 @@ function start(options: ServerOptions): void {
     const host = options.host.includes(':') ? `[${options.host}]` : options.host;
     console.log(`Nimble Echo is at ${secure ? 'https' : 'http'}://${host}:${port}/`);
   });
+  if (options.feed) serveFeed(server, options.feed);
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.on(signal, () => server.close(() => process.exit(0)));
   server.listen(options.port, options.host);

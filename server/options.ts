@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { feedAddress, type FeedAddress } from './boatFeed';
 
 /** What the server is told on the command line. */
 export interface ServerOptions {
@@ -9,6 +10,8 @@ export interface ServerOptions {
   dist: string;
   cert: string | null;
   key: string | null;
+  /** Where the boat's sentences come from; null leaves the feed off. */
+  feed: FeedAddress | null;
 }
 
 /** Reads the command line. @throws Error with a plain sentence for what it cannot use */
@@ -22,6 +25,7 @@ export function readOptions(args: readonly string[]): ServerOptions {
       dist: { type: 'string', default: 'dist' },
       cert: { type: 'string' },
       key: { type: 'string' },
+      feed: { type: 'string' },
     },
   });
   // An empty text would count as 0, which is any free port.
@@ -39,5 +43,6 @@ export function readOptions(args: readonly string[]): ServerOptions {
     dist: values.dist,
     cert: values.cert ?? null,
     key: values.key ?? null,
+    feed: values.feed === undefined ? null : feedAddress(values.feed),
   };
 }

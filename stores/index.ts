@@ -32,6 +32,24 @@ export {
   planStore,
   removeUnit,
 } from './plan';
+export {
+  addTrack,
+  DAY_FORMAT,
+  dayNow,
+  dayStore,
+  deleteDay,
+  deleteMark,
+  joinSchool,
+  keepBite,
+  keepCall,
+  keepMark,
+  noteDay,
+  noteDayPhase,
+  proveCall,
+  renameDay,
+} from './days';
+export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';
+export { keepTrack } from './trackKeeping';
 export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage } from './deck';
 export { deletePlan, keepPlan, renamePlan, plansStore, presentPlan, takeUpPlan } from './plans';
 export { forgetScale, tellScale, timeChart } from './unit';
@@ -116,8 +134,4 @@ export {
   type KeptSettings,
   type SettingsPhase,
 } from './keptSettings';
-export {
-  deleteCalibration,
-  keepCalibration,
-  screenCalibrationStore,
-} from './screenCalibrations';
+export { deleteCalibration, keepCalibration, screenCalibrationStore } from './screenCalibrations';

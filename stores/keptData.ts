@@ -2,6 +2,7 @@ import { DONE, openData, openText, refused, writeText, type Result } from '@/cor
 import { BOATS } from './boats';
 import { CORRECTIONS } from './corrections';
 import { dropAside, listAside, setAside, type Aside } from './keeping/aside';
+import { DAYS } from './days';
 import { DECK } from './deck';
 import type { KeptDocument } from './keeping/document';
 import { appKeeper } from './keeping/keeper';
@@ -23,7 +24,15 @@ interface AnyCollection {
   format: typeof LOG.format;
   put: (items: never[]) => Promise<unknown>;
 }
-const COLLECTIONS = [LOG, PLANS, BOATS, KEPT_SETTINGS, CORRECTIONS, SCREENS] as unknown as AnyCollection[];
+const COLLECTIONS = [
+  LOG,
+  PLANS,
+  BOATS,
+  KEPT_SETTINGS,
+  CORRECTIONS,
+  SCREENS,
+  DAYS,
+] as unknown as AnyCollection[];
 const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
 /** What was set aside is called, by where it lay. */
@@ -36,6 +45,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['settings', 'Saved settings'],
   ['corrections', 'Corrections'],
   ['screens', 'Screen calibration'],
+  ['days', 'Day'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

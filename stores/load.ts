@@ -4,6 +4,7 @@ import { PLAN_FORMAT } from '@/core/formats';
 import { UnitSchema } from '@/core/rig';
 import { BOATS } from './boats';
 import { CORRECTIONS } from './corrections';
+import { DAYS } from './days';
 import { DECK } from './deck';
 import { keepDocument } from './keeping/document';
 import { appKeeper, type Keeper } from './keeping/keeper';
@@ -108,6 +109,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
   await KEPT_SETTINGS.load();
   await CORRECTIONS.load();
   await SCREENS.load();
+  await DAYS.load();
 }
 
 let going: Promise<void> | null = null;

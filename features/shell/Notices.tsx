@@ -1,4 +1,5 @@
 import { createPortal } from 'react-dom';
+import { usePathname } from 'expo-router';
 import { createElement } from 'react';
 import { Snackbar } from 'react-native-paper';
 import { useStore } from 'zustand';
@@ -11,8 +12,13 @@ const SHOWN_MS = 9000;
 /** Over everything, sheets too: what was just done may have to be undone. */
 const LAYER = { position: 'fixed', left: 0, right: 0, bottom: 0, zIndex: 20000, pointerEvents: 'none' };
 
+/** Room for the places below; on Deck for its big button too, px. */
+const OVER_TABS_PX = 72;
+const OVER_DECK_PX = 150;
+
 /** What the app has to say, the newest first, one at a time. */
 export function Notices() {
+  const path = usePathname();
   const tones = useTones();
   const notice = useStore(noticeStore, (s) => s.notices[0]);
   const layer = createElement(
@@ -24,7 +30,11 @@ export function Notices() {
         visible
         duration={SHOWN_MS}
         onDismiss={() => dismiss(notice.id)}
-        style={{ backgroundColor: tones.ink, marginBottom: 72, pointerEvents: 'auto' }}
+        style={{
+          backgroundColor: tones.ink,
+          marginBottom: path === '/deck' ? OVER_DECK_PX : OVER_TABS_PX,
+          pointerEvents: 'auto',
+        }}
         theme={{
           colors: { inverseOnSurface: tones.ground, inversePrimary: tones.dark ? '#7a2b05' : '#ffb78a' },
         }}

@@ -5,6 +5,7 @@ import { Icon, IconButton, Text, TOUCH_PX, useTones, useWide, type IconName } fr
 import { usePictureInThisLight } from '../usePalette';
 import { KeepingBanner } from './KeepingBanner';
 import { KeptSheet } from './KeptSheet';
+import { LiveStrip } from './LiveStrip';
 import { MenuSheet } from './MenuSheet';
 import { Notices } from './Notices';
 import { Recovery } from './Recovery';
@@ -18,6 +19,7 @@ const PLACES = [
   { href: '/plan', label: 'Plan', icon: 'notebook-edit-outline' },
   { href: '/tune', label: 'Tune', icon: 'tune-variant' },
   { href: '/read', label: 'Read', icon: 'magnify' },
+  { href: '/deck', label: 'Deck', icon: 'anchor' },
   { href: '/log', label: 'Log', icon: 'bookmark-multiple-outline' },
 ] as const satisfies readonly { href: string; label: string; icon: IconName }[];
 
@@ -97,6 +99,7 @@ export function Shell({ children }: { children: ReactNode }) {
       <View style={[styles.middle, { flexDirection: wide ? 'row' : 'column' }]}>
         {wide && <Places wide />}
         <View role="main" id="main" ref={main} tabIndex={-1} style={styles.main}>
+          <LiveStrip />
           <UpdateBanner />
           <KeepingBanner />
           <Recovery of={path}>{children}</Recovery>

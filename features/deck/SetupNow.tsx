@@ -1,23 +1,28 @@
-import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { kmhToMps } from '@/core/units';
-import { clearTicks, deckStore, openDeckPhase, openPhase, planStore, tickLine, turnPage } from '@/stores';
+import {
+  clearTicks,
+  deckStore,
+  noteDayPhase,
+  openDeckPhase,
+  openPhase,
+  planStore,
+  tickLine,
+  turnPage,
+} from '@/stores';
 import { Button, Chips, Icon, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { PHASE_WORDS } from '../words/brief';
 import { ComplaintSheet } from '../complaints/ComplaintSheet';
 import { ComplaintWords } from '../complaints/ComplaintWords';
+import { useOwnUnit, usePlan } from '../plan/usePlan';
 import { deckPages, type DeckLine } from './deckPages';
-import { useOwnUnit, usePlan } from './usePlan';
-import { useSpeed } from './useSpeed';
-import { useWakeLock } from './useWakeLock';
+import { whenSteered } from './deckView';
+import { useBoatNow } from './useBoatNow';
 
 /** A swipe goes at least so far, px. */
 const SWIPE_PX = 40;
-/** Faster than this the card only shows, m/s. */
-const UNDER_WAY_MPS = kmhToMps(8);
 
 /** One line: name and value large, ticked off by a tap anywhere on it. */
 function Line({ line, on, onPress }: { line: DeckLine; on: boolean; onPress: () => void }) {
@@ -48,19 +53,15 @@ function Line({ line, on, onPress }: { line: DeckLine; on: boolean; onPress: () 
   );
 }
 
-/** The setup for sun and wet hands: five lines a page, ticked off as they are set on the unit; later phases show what changes. */
-export function DeckScreen() {
+/** The setup of the phase in use, for sun and wet hands: five lines a page, ticked off as they are set on the unit; later phases show what changes. */
+export function SetupNow() {
   const { phases, phase, setup, slice, before } = usePlan();
   const own = useOwnUnit();
   const units = useUnits();
-  const router = useRouter();
-  const awake = useWakeLock();
   const { pages: places, ticks } = useStore(deckStore);
   const [all, setAll] = useState(false);
-  const [watching, setWatching] = useState(false);
   const [from, setFrom] = useState<number | null>(null);
-  const { speed, problem } = useSpeed(watching);
-  const underWay = speed !== null && speed > UNDER_WAY_MPS;
+  const { speedMps, source } = useBoatNow();
   const name = phase.presentation;
   const at = phases.findIndex((p) => p.presentation === name);
   const pages = useMemo(
@@ -88,26 +89,22 @@ export function DeckScreen() {
   const lines = pages[page] ?? [];
   return (
     <View style={styles.deck}>
-      <Text kind="title" style={styles.hidden}>
-        Deck card
-      </Text>
       <View style={styles.head}>
         <Chips
           label="Phase of the day"
           value={name}
           options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
-          onChange={openDeckPhase}
+          onChange={(to) =>
+            whenSteered(speedMps, () => {
+              openDeckPhase(to);
+              noteDayPhase(to, source === 'simulated');
+            })
+          }
         />
         <Text kind="figure" testID="deck-place">
           {page + 1} of {count}
         </Text>
       </View>
-      {underWay && (
-        <Text bold role="status">
-          Under way: this card only shows.
-        </Text>
-      )}
-      {problem && <Text role="alert">{problem}</Text>}
       <View
         style={styles.page}
         onStartShouldSetResponderCapture={() => false}
@@ -125,14 +122,14 @@ export function DeckScreen() {
             key={line.key}
             line={line}
             on={ticks.includes(line.key)}
-            onPress={() => (underWay ? undefined : tickLine(line.key))}
+            onPress={() => whenSteered(speedMps, () => tickLine(line.key))}
           />
         ))}
         {pages.length === 0 && (
           <Text style={styles.name}>Nothing changes from {PHASE_WORDS[phases[at - 1]!.presentation]}.</Text>
         )}
       </View>
-      <View style={styles.row}>
+      <View style={[styles.row, count === 1 && styles.none]}>
         <View style={styles.half}>
           <Button icon="arrow-left" label="Back" onPress={() => step(-1)} disabled={page === 0} />
         </View>
@@ -157,23 +154,12 @@ export function DeckScreen() {
         )}
         <Button tone="quiet" label="What is wrong?" onPress={() => setWrong(true)} testID="deck-wrong" />
         <Button tone="quiet" label="Clear ticks" onPress={clearTicks} disabled={ticks.length === 0} />
-        <Button
-          tone="quiet"
-          label={watching ? 'Stop watching speed' : 'Watch my speed'}
-          onPress={() => setWatching(!watching)}
-        />
-        <Button tone="quiet" label="Back to the plan" onPress={() => router.push('/plan')} />
       </View>
       <ComplaintSheet
         open={wrong}
         onClose={() => setWrong(false)}
         one={(symptom, onBack) => <ComplaintWords symptom={symptom} onBack={onBack} />}
       />
-      <Text faint kind="small">
-        {awake ? 'The screen stays on. ' : 'Your browser may turn the screen off. '}
-        {speed === null ? '' : `${units.show('speed', speed)}. `}
-        The person steering does not tune.
-      </Text>
     </View>
   );
 }
@@ -181,17 +167,9 @@ export function DeckScreen() {
 const styles = StyleSheet.create({
   deck: {
     flex: 1,
-    paddingHorizontal: 12,
-    paddingTop: 6,
-    paddingBottom: 6,
     gap: 4,
-    maxWidth: 900,
-    width: '100%',
-    alignSelf: 'center',
   },
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 },
-  // The card fills the screen; a screen reader still wants its heading.
-  hidden: { position: 'absolute', width: 1, height: 1, overflow: 'hidden' },
   // A swipe over words is no selection of them.
   page: { flex: 1, minHeight: 300, userSelect: 'none' },
   line: { flex: 1, maxHeight: 130, borderTopWidth: 1, flexDirection: 'row', alignItems: 'center', gap: 12 },
@@ -199,5 +177,6 @@ const styles = StyleSheet.create({
   name: { fontSize: 24, lineHeight: 30 },
   value: { fontSize: 32, lineHeight: 38 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 4 },
+  none: { display: 'none' },
   half: { flexGrow: 1, flexBasis: 120 },
 });

@@ -1,0 +1,103 @@
+import * as v from 'valibot';
+import { PRESENTATIONS } from '@/core/advice';
+
+const finite = (low: number, high: number) =>
+  v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
+const Id = v.pipe(v.string(), v.minLength(1), v.maxLength(64));
+const Moment = v.pipe(v.string(), v.isoTimestamp());
+const Words = (most: number) => v.pipe(v.string(), v.maxLength(most));
+const Place = { latitudeDeg: finite(-90, 90), longitudeDeg: finite(-180, 180) };
+
+/** What a mark may be of. */
+export const MARK_KINDS = ['fish', 'bait', 'cover', 'bed-change', 'hazard', 'reference', 'other'] as const;
+export type MarkKind = (typeof MARK_KINDS)[number];
+
+export const DayMarkSchema = v.object({
+  id: Id,
+  /** When the echo was under the boat, ISO 8601 in UTC. */
+  at: Moment,
+  kind: v.picklist(MARK_KINDS),
+  ...Place,
+  /** Radius it lies in two times of three, m, and the largest part of that. */
+  errorM: finite(0, 5000),
+  cause: v.picklist(['position', 'moment', 'heading', 'beam']),
+  /** Of the mark, or of its top; and how high it stands. */
+  depthM: v.optional(v.nullable(finite(0, 2000)), null),
+  heightM: v.optional(v.nullable(finite(0, 500)), null),
+  /** The first mark of the school it is another of; null for none. */
+  schoolId: v.optional(v.nullable(Id), null),
+  note: v.optional(Words(400), ''),
+});
+export type DayMark = v.InferOutput<typeof DayMarkSchema>;
+
+/** What a fish did to a lure. */
+export const ANSWERS = ['follow', 'refusal', 'bite', 'catch'] as const;
+/** Side of the boat or the buoy. */
+export const SIDES = ['left', 'right', 'ahead', 'astern'] as const;
+
+export const BiteSchema = v.object({
+  id: Id,
+  at: Moment,
+  answer: v.picklist(ANSWERS),
+  side: v.optional(v.nullable(v.picklist(SIDES)), null),
+  depthM: v.optional(v.nullable(finite(0, 2000)), null),
+  lure: v.optional(Words(60), ''),
+  /** Kind and length of a catch. */
+  species: v.optional(Words(60), ''),
+  lengthM: v.optional(v.nullable(finite(0.01, 5)), null),
+});
+export type Bite = v.InferOutput<typeof BiteSchema>;
+
+/** How a call came out: caught, seen on a camera, or not so; or only borne out by the other picture. */
+export const PROOFS = ['caught', 'camera', 'refuted', 'supported'] as const;
+
+export const CallSchema = v.object({
+  id: Id,
+  at: Moment,
+  what: v.picklist(['fish', 'bait', 'weed', 'cover', 'hard-bed', 'nothing']),
+  /** How sure, 0…1. */
+  sure: finite(0, 1),
+  by: v.picklist(['user', 'reader']),
+  proof: v.optional(v.nullable(v.picklist(PROOFS)), null),
+});
+export type Call = v.InferOutput<typeof CallSchema>;
+
+export const TrackPointSchema = v.object({
+  atS: finite(0, 2e5),
+  ...Place,
+  speedMps: v.nullable(finite(0, 60)),
+  depthM: v.nullable(finite(0, 2000)),
+  temperatureC: v.nullable(finite(-5, 50)),
+});
+export type TrackPoint = v.InferOutput<typeof TrackPointSchema>;
+
+/** Most of each thing a day holds. */
+export const MOST_MARKS = 1000;
+export const MOST_TRACK = 4000;
+
+/** A day on the water. */
+export const DaySchema = v.object({
+  id: Id,
+  name: Words(60),
+  startedAt: Moment,
+  /** Whether its places are those of the simulated boat. */
+  simulated: v.optional(v.boolean(), false),
+  marks: v.optional(v.pipe(v.array(DayMarkSchema), v.maxLength(MOST_MARKS)), []),
+  bites: v.optional(v.pipe(v.array(BiteSchema), v.maxLength(MOST_MARKS)), []),
+  calls: v.optional(v.pipe(v.array(CallSchema), v.maxLength(MOST_MARKS)), []),
+  /** Phases used, each from a moment on. */
+  phases: v.optional(
+    v.pipe(v.array(v.object({ at: Moment, phase: v.picklist(PRESENTATIONS) })), v.maxLength(400)),
+    [],
+  ),
+  track: v.optional(v.pipe(v.array(TrackPointSchema), v.maxLength(MOST_TRACK)), []),
+  note: v.optional(Words(4000), ''),
+});
+export type Day = v.InferOutput<typeof DaySchema>;
+
+/** Every second point of the older half: a long day keeps its shape, its last hour whole. */
+export function thinned(track: readonly TrackPoint[]): TrackPoint[] {
+  if (track.length < MOST_TRACK) return [...track];
+  const half = track.length >> 1;
+  return track.filter((_, i) => i >= half || i % 2 === 0);
+}

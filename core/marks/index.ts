@@ -1,0 +1,14 @@
+export { bearingTo, placeOnBoat, turnTo, turned } from './bearing';
+export {
+  carried,
+  fixAt,
+  MARK_CAUSES,
+  placeOfMark,
+  type Fix,
+  type MarkCause,
+  type MarkDoubt,
+  type MarkGeometry,
+  type PlacedMark,
+} from './markPlace';
+export { learnedRunOn, offSpot, USUAL_RUN_ON_S, wayBack, type WayBack } from './goBack';
+export { GIVE_UP_M, giveUpAt, schoolDrift, type SchoolDrift, type SchoolMark } from './schoolDrift';

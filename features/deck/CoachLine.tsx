@@ -1,0 +1,82 @@
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { distanceM } from '@/core/maths';
+import { waterOf } from '@/core/advice';
+import { coachNow, coachSayings, SILENT_COACH, type Coach, type CoachName } from '@/core/advice/coach';
+import { valueNow } from '@/core/feed';
+import type { Day } from '@/core/logbook/day';
+import { soundSpeedOf } from '@/core/water';
+import { feedStore } from '@/stores';
+import { Text, useTones } from '@/ui';
+import { usePlan } from '../plan/usePlan';
+import { useUnits } from '../units';
+import { coachWords } from '../words/deck';
+import { BigButton } from './BigButton';
+import { deckView } from './deckView';
+
+/** The alarm for shallow water until another depth is asked for, m. */
+const SHALLOW_M = 1.5;
+
+/** One sentence at a time of what the boat and the setup say together, with why. */
+export function CoachLine({ day }: { day: Day | null }) {
+  const tones = useTones();
+  const units = useUnits();
+  const { rig, setup, phase } = usePlan();
+  const [coach, setCoach] = useState<Coach>(SILENT_COACH);
+  const muted = useStore(deckView, (s) => s.muted) as readonly CoachName[];
+  const holdId = useStore(deckView, (s) => s.holdId);
+  useEffect(
+    () =>
+      feedStore.subscribe(({ source, feed, fixes, nowS }, before) => {
+        if (nowS === before.nowS && feed === before.feed) return;
+        if (source === 'off') return setCoach(SILENT_COACH);
+        const held = day?.marks.find((m) => m.id === holdId);
+        const fix = fixes[fixes.length - 1];
+        const sayings = coachSayings({
+          settings: setup.settings,
+          face: setup.prediction.face,
+          mount: rig.mount,
+          phase: phase.presentation,
+          setupSpeedMps: phase.brief.speedMps,
+          soundSpeedMps: soundSpeedOf(waterOf(phase.brief)),
+          depthM: valueNow(feed, 'depthM', nowS),
+          speedMps: valueNow(feed, 'speedMps', nowS),
+          pitchRad: valueNow(feed, 'pitchRad', nowS),
+          supplyV: valueNow(feed, 'supplyV', nowS),
+          offSpotM: held && fix ? distanceM(fix.place, held) : null,
+          shallowM: SHALLOW_M,
+        });
+        setCoach((was) => coachNow(was, sayings, deckView.getState().muted as readonly CoachName[], nowS));
+      }),
+    [setup, rig, phase, day, holdId],
+  );
+  const { said } = coach;
+  if (!said || muted.includes(said.saying.name)) return null;
+  const [what, why] = coachWords(said.saying, units);
+  return (
+    <View style={[styles.line, { borderColor: tones.buoy }]} role="status" testID="coach">
+      <View style={styles.words}>
+        <Text bold style={styles.what}>
+          {what}
+        </Text>
+        <Text style={styles.why}>{why}</Text>
+      </View>
+      <View>
+        <BigButton
+          label="Mute"
+          spoken="Do not say this again today"
+          onPress={() => deckView.setState(({ muted: before }) => ({ muted: [...before, said.saying.name] }))}
+          testID="mute"
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: 10, borderWidth: 2, borderRadius: 4, padding: 8 },
+  words: { flex: 1, minWidth: 0 },
+  what: { fontSize: 24, lineHeight: 30 },
+  why: { fontSize: 20, lineHeight: 26 },
+});

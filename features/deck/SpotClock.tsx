@@ -1,0 +1,147 @@
+import { useEffect, useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { useStore } from 'zustand';
+import { bitePattern } from '@/core/logbook/bitePattern';
+import { ANSWERS, SIDES, type Bite, type Day } from '@/core/logbook/day';
+import { feedStore, keepBite, planStore } from '@/stores';
+import { Chips, Text } from '@/ui';
+import { beep } from '@/ui/beep';
+import { clock, useUnits } from '../units';
+import { ANSWER_WORDS, patternWords, SIDE_WORDS } from '../words/deck';
+import { BigButton } from './BigButton';
+import { deckView } from './deckView';
+
+/** A spot gets so long from its last bite, s. */
+const SPOT_S = 600;
+
+/** Minutes since the last bite, what the fish did, and what the bites share. */
+export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
+  const units = useUnits();
+  const [beganS, setBeganS] = useState(nowS);
+  const [side, setSide] = useState<NonNullable<Bite['side']> | 'none'>('none');
+  const [depthM, setDepthM] = useState<number | null>(null);
+  const lure = useStore(deckView, (s) => s.lure);
+  const { fromM, toM } = useStore(planStore, (s) => s.brief);
+  const bites = useMemo(
+    () => (day?.bites ?? []).filter((b) => b.answer === 'bite' || b.answer === 'catch'),
+    [day],
+  );
+  const last = bites[bites.length - 1];
+  const sinceS = Math.max(0, nowS - Math.max(beganS, last ? Date.parse(last.at) / 1000 : 0));
+  const over = sinceS >= SPOT_S;
+  useEffect(() => {
+    if (!over) return;
+    beep();
+    navigator.vibrate?.([200, 100, 200]);
+  }, [over]);
+  const refusals = (day?.bites ?? []).filter(
+    (b) =>
+      b.answer === 'refusal' &&
+      b.lure === lure &&
+      Date.parse(b.at) / 1000 > (last ? Date.parse(last.at) / 1000 : 0),
+  ).length;
+  const pattern = useMemo(
+    () =>
+      bitePattern(
+        bites,
+        { fromM: Math.min(fromM, ...bites.map((b) => b.depthM ?? fromM)), toM },
+        (day?.bites ?? []).map((b) => b.lure),
+      ),
+    [bites, day, fromM, toM],
+  );
+  const keep = (answer: Bite['answer']): void =>
+    keepBite(
+      {
+        atS: nowS,
+        answer,
+        side: side === 'none' ? null : side,
+        depthM,
+        lure: lure.trim(),
+        species: '',
+        lengthM: null,
+      },
+      feedStore.getState().source === 'simulated',
+      `${ANSWER_WORDS[answer]} noted.`,
+    );
+  const depths = [1, 2, 3, 4, 5, 6].map((k) => Math.round(fromM + ((toM - fromM) * (k - 0.5)) / 6));
+  return (
+    <View style={styles.part}>
+      <View style={styles.row}>
+        <View style={styles.clock}>
+          <Text bold style={styles.big} role="timer" testID="spot-clock">
+            {clock(sinceS)}
+          </Text>
+          <Text style={styles.words}>
+            {over ? 'Ten minutes without a bite: try another spot.' : 'since the last bite or the start here'}
+          </Text>
+        </View>
+        <BigButton label="New spot" onPress={() => setBeganS(nowS)} testID="new-spot" />
+      </View>
+      {pattern && (
+        <View testID="bite-pattern" role="status">
+          <Text bold style={styles.pattern}>
+            {patternWords(pattern, units)[0]}
+          </Text>
+          <Text style={styles.words}>{patternWords(pattern, units)[1]}</Text>
+        </View>
+      )}
+      {refusals >= 2 && (
+        <Text bold style={styles.words} role="status" testID="change-one">
+          {refusals} refusals: change one thing, colour, size or angle.
+        </Text>
+      )}
+      <View style={styles.row}>
+        {ANSWERS.map((answer) => (
+          <View key={answer} style={styles.half}>
+            <BigButton
+              label={ANSWER_WORDS[answer]}
+              tone={answer === 'bite' ? 'main' : 'plain'}
+              onPress={() => keep(answer)}
+              testID={`answer-${answer}`}
+            />
+          </View>
+        ))}
+      </View>
+      <Text style={styles.words}>Of the next one:</Text>
+      <Chips
+        label="Side of the buoy"
+        value={side}
+        options={[
+          { value: 'none', label: 'Side?' },
+          ...SIDES.map((value) => ({ value, label: SIDE_WORDS[value] })),
+        ]}
+        onChange={setSide}
+      />
+      <Chips
+        label="Depth of the lure"
+        value={depthM === null ? 'none' : String(depthM)}
+        options={[
+          { value: 'none', label: 'Depth?' },
+          ...[...new Set(depths)].map((d) => ({ value: String(d), label: units.show('depth', d, 0) })),
+        ]}
+        onChange={(value) => setDepthM(value === 'none' ? null : Number(value))}
+      />
+      <TextInput
+        label="Lure on the line"
+        value={lure}
+        maxLength={60}
+        mode="outlined"
+        style={styles.lure}
+        onChangeText={(text) => deckView.setState({ lure: text })}
+        testID="lure"
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  part: { gap: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 10, alignItems: 'center' },
+  half: { flexGrow: 1, flexBasis: '45%' },
+  clock: { flexGrow: 1, flexBasis: 180 },
+  big: { fontSize: 52, lineHeight: 58 },
+  pattern: { fontSize: 24, lineHeight: 31 },
+  words: { fontSize: 20, lineHeight: 27 },
+  lure: { fontSize: 20 },
+});

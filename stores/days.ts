@@ -1,0 +1,193 @@
+import { createStore } from 'zustand/vanilla';
+import type { Format } from '@/core/formats';
+import {
+  DaySchema,
+  MOST_MARKS,
+  thinned,
+  type Bite,
+  type Call,
+  type Day,
+  type DayMark,
+  type TrackPoint,
+} from '@/core/logbook/day';
+import { keepCollection } from './keeping/collection';
+import { appKeeper } from './keeping/keeper';
+import { newId } from './newId';
+import { notify } from './notices';
+import type { Presentation } from '@/core/advice';
+
+interface DaysState {
+  /** Newest first. */
+  days: readonly Day[];
+  /** The day that is going on; null before the first thing done on it. */
+  openId: string | null;
+}
+
+export const DAY_FORMAT: Format<Day> = {
+  name: 'nimble-echo-day',
+  label: 'day',
+  schema: DaySchema as Format<Day>['schema'],
+  migrations: [],
+};
+
+export const dayStore = createStore<DaysState>(() => ({ days: [], openId: null }));
+
+const newestFirst = (a: Day, b: Day): number => (a.startedAt < b.startedAt ? 1 : -1);
+
+export const DAYS = keepCollection<DaysState, Day>(appKeeper, {
+  store: dayStore,
+  prefix: 'days/',
+  title: 'days',
+  format: DAY_FORMAT,
+  withItems: ({ days }, more) => {
+    if (more.length === 0) return {};
+    const byId = new Map(days.map((day) => [day.id, day]));
+    for (const day of more) byId.set(day.id, day);
+    return { days: [...byId.values()].sort(newestFirst) };
+  },
+  withoutItem: ({ days, openId }, id) => ({
+    days: days.filter((d) => d.id !== id),
+    openId: openId === id ? null : openId,
+  }),
+});
+
+const DAY_MS = 16 * 3600 * 1000;
+
+/** The day that is going on: the one open, or one begun within the last hours. */
+export function dayNow({ days, openId }: DaysState, nowMs = Date.now()): Day | null {
+  const open = days.find((d) => d.id === openId);
+  if (open) return open;
+  const [last] = days;
+  return last && nowMs - Date.parse(last.startedAt) < DAY_MS ? last : null;
+}
+
+/** Changes the day that is going on; the first thing done begins one. */
+function changeDay(change: (day: Day) => Day, simulated: boolean): void {
+  const now = new Date();
+  let day = dayNow(dayStore.getState());
+  // Made places do not go among true ones.
+  if (day && day.simulated !== simulated && (day.track.length > 0 || day.marks.length > 0)) day = null;
+  day ??= {
+    id: newId(),
+    name: now.toISOString().slice(0, 10),
+    startedAt: now.toISOString(),
+    simulated,
+    marks: [],
+    bites: [],
+    calls: [],
+    phases: [],
+    track: [],
+    note: '',
+  };
+  const changed = change({ ...day, simulated });
+  dayStore.setState({ openId: changed.id });
+  void DAYS.put([changed]);
+}
+
+/** Changes a day that is there; a day taken away meanwhile stays away. */
+function changeKept(id: string, change: (day: Day) => Day): void {
+  const day = dayStore.getState().days.find((d) => d.id === id);
+  if (day) void DAYS.put([change(day)]);
+}
+
+const moment = (atS: number): string => new Date(1000 * atS).toISOString();
+
+const last = <T>(list: readonly T[]): T[] => list.slice(-MOST_MARKS + 1);
+
+type Moved<T> = Omit<T, 'id' | 'at'> & { atS: number };
+
+/** Keeps a mark; the notice undoes it. */
+export function keepMark(mark: Moved<DayMark>, simulated: boolean, words: string): string {
+  const id = newId();
+  const { atS, ...rest } = mark;
+  changeDay((day) => ({ ...day, marks: [...last(day.marks), { ...rest, id, at: moment(atS) }] }), simulated);
+  const { openId } = dayStore.getState();
+  notify(words, () =>
+    changeKept(openId ?? '', (day) => ({ ...day, marks: day.marks.filter((m) => m.id !== id) })),
+  );
+  return id;
+}
+
+/** Says that a mark is of a school that was marked before, or no more. */
+export function joinSchool(dayId: string, markId: string, schoolId: string | null): void {
+  changeKept(dayId, (day) => ({
+    ...day,
+    marks: day.marks.map((m) => (m.id === markId ? { ...m, schoolId } : m)),
+  }));
+}
+
+export function deleteMark(dayId: string, markId: string): void {
+  const mark = dayStore
+    .getState()
+    .days.find((d) => d.id === dayId)
+    ?.marks.find((m) => m.id === markId);
+  if (!mark) return;
+  changeKept(dayId, (day) => ({ ...day, marks: day.marks.filter((m) => m.id !== markId) }));
+  notify('Mark deleted.', () => changeKept(dayId, (day) => ({ ...day, marks: [...day.marks, mark] })));
+}
+
+/** Keeps what a fish did; the notice undoes it. */
+export function keepBite(bite: Moved<Bite>, simulated: boolean, words: string): void {
+  const id = newId();
+  const { atS, ...rest } = bite;
+  changeDay((day) => ({ ...day, bites: [...last(day.bites), { ...rest, id, at: moment(atS) }] }), simulated);
+  const { openId } = dayStore.getState();
+  notify(words, () =>
+    changeKept(openId ?? '', (day) => ({ ...day, bites: day.bites.filter((b) => b.id !== id) })),
+  );
+}
+
+export function keepCall(call: Omit<Call, 'id' | 'at' | 'proof'>, simulated: boolean): void {
+  const at = new Date().toISOString();
+  changeDay(
+    (day) => ({ ...day, calls: [...last(day.calls), { ...call, proof: null, id: newId(), at }] }),
+    simulated,
+  );
+}
+
+/** Says how a call came out; the notice undoes it. */
+export function proveCall(dayId: string, callId: string, proof: Call['proof'], words: string): void {
+  const before = dayStore
+    .getState()
+    .days.find((d) => d.id === dayId)
+    ?.calls.find((c) => c.id === callId);
+  if (!before) return;
+  const set = (to: Call['proof']): void =>
+    changeKept(dayId, (day) => ({
+      ...day,
+      calls: day.calls.map((c) => (c.id === callId ? { ...c, proof: to } : c)),
+    }));
+  set(proof);
+  notify(words, () => set(before.proof));
+}
+
+/** Notes which phase is in use from now on. */
+export function noteDayPhase(phase: Presentation, simulated: boolean): void {
+  changeDay(
+    (day) =>
+      day.phases[day.phases.length - 1]?.phase === phase
+        ? day
+        : { ...day, phases: [...day.phases.slice(-399), { at: new Date().toISOString(), phase }] },
+    simulated,
+  );
+}
+
+/** Puts points on the track of the day that is going on; a day nothing was done on has none. */
+export function addTrack(points: readonly TrackPoint[]): void {
+  const day = dayNow(dayStore.getState());
+  if (day && points.length > 0)
+    changeKept(day.id, (d) => ({ ...d, track: thinned([...d.track, ...points]) }));
+}
+
+export const renameDay = (id: string, name: string): void =>
+  changeKept(id, (day) => ({ ...day, name: name.slice(0, 60) }));
+
+export const noteDay = (id: string, note: string): void =>
+  changeKept(id, (day) => ({ ...day, note: note.slice(0, 4000) }));
+
+export function deleteDay(id: string): void {
+  const day = dayStore.getState().days.find((d) => d.id === id);
+  if (!day) return;
+  void DAYS.remove(id);
+  notify(`Deleted “${day.name}”.`, () => void DAYS.put([day]));
+}
