@@ -16,7 +16,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     acceptDownloads: true,
-    // Saving the whole app on the device in every test would take its time; e2e/offline.spec.ts allows it.
+    // Saving the whole app on the device in every test would take its time; the tests that need it allow it.
     serviceWorkers: 'block',
     locale: 'en-GB',
     // A trace of every step costs a third of a run: ask for one with NIMBLE_TRACE=1.
@@ -46,7 +46,7 @@ export default defineConfig({
     { name: 'wide', grepInvert: /@once/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: {
-    command: `node build/server.mjs --port ${port} --strict-port`,
+    command: `node build/server.mjs --port ${port} --strict-port --feed simulated`,
     url: `http://127.0.0.1:${port}/healthz`,
     reuseExistingServer: false,
   },

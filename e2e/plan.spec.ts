@@ -285,24 +285,6 @@ test('the deck card shows five lines a page, ticks that stay, and later phases o
   await expect(place).toHaveText(/of [1-4]$/);
 });
 
-test('above 8 km/h the deck card only shows', { tag: '@once' }, async ({ page, context }) => {
-  await context.grantPermissions(['geolocation']);
-  await page.addInitScript(() => {
-    const coords = { latitude: -47, longitude: -124, accuracy: 3, speed: 4 } as GeolocationCoordinates;
-    navigator.geolocation.watchPosition = (got) => {
-      setTimeout(() => got({ coords, timestamp: 0 } as GeolocationPosition), 0);
-      return 1;
-    };
-  });
-  await open(page, '/deck?demo');
-  await page.getByRole('button', { name: 'Watch my speed' }).click();
-  await expect(page.getByText('Under way: this card only shows.')).toBeVisible();
-  const tick = page.getByTestId('deck-line').first();
-  await expect(page.getByText('14.4 km/h')).toBeVisible();
-  await tick.click();
-  await expect(tick).not.toBeChecked();
-});
-
 test('the sheet prints on one page, and is saved as picture and file', { tag: '@once' }, async ({ page }) => {
   await open(page, '/plan?demo');
   await page.getByTestId('sheet').click();

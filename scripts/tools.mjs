@@ -49,16 +49,18 @@ const installDebian = (...names) =>
     DEBIAN_FRONTEND: 'noninteractive',
   });
 
-/** The field's own readers of recording files, for the tests; ends the script with a plain message when they cannot be had. */
+/** Programs the tests hold our files against, and Debian's packages of them. */
+const READERS = ['ncdump', 'h5dump', 'udunits2', 'gpsbabel', 'ogrinfo'];
+const READER_PACKAGES = ['netcdf-bin', 'hdf5-tools', 'udunits-bin', 'gpsbabel', 'gdal-bin'];
+
+/** The field's own readers of our files, for the tests; ends the script with a plain message when they cannot be had. */
 export function ensureRecordingTools() {
-  if (found('ncdump') && found('h5dump') && found('udunits2')) return;
+  if (READERS.every((name) => found(name))) return;
   if (found('apt-get')) {
-    console.log('Installing netcdf-bin and hdf5-tools…');
-    if (installDebian('netcdf-bin', 'hdf5-tools', 'udunits-bin') && found('udunits2')) return;
+    console.log(`Installing ${READER_PACKAGES.join(', ')}…`);
+    if (installDebian(...READER_PACKAGES) && READERS.every((name) => found(name))) return;
   }
-  console.error(
-    'The tests need ncdump, h5dump and udunits2. On Debian: netcdf-bin, hdf5-tools and udunits-bin.',
-  );
+  console.error(`The tests need ${READERS.join(', ')}. On Debian: ${READER_PACKAGES.join(', ')}.`);
   process.exit(1);
 }
 

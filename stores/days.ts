@@ -108,6 +108,22 @@ export function keepMark(mark: Moved<DayMark>, simulated: boolean, words: string
   return id;
 }
 
+/** Takes marks in from a file; the notice undoes it. */
+export function addMarks(marks: readonly Omit<DayMark, 'id'>[]): void {
+  const named = marks.map((mark) => ({ ...mark, id: newId() }));
+  const ids = new Set(named.map((m) => m.id));
+  changeDay(
+    (day) => ({ ...day, marks: [...day.marks, ...named].slice(-MOST_MARKS) }),
+    dayNow(dayStore.getState())?.simulated ?? false,
+  );
+  const { openId } = dayStore.getState();
+  notify(`${named.length} marks added to this day.`, () =>
+    changeKept(openId ?? '', (day) => ({ ...day, marks: day.marks.filter((m) => !ids.has(m.id)) })),
+  );
+}
+
+export const openDay = (id: string): void => dayStore.setState({ openId: id });
+
 /** Says that a mark is of a school that was marked before, or no more. */
 export function joinSchool(dayId: string, markId: string, schoolId: string | null): void {
   changeKept(dayId, (day) => ({

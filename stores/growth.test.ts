@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ENTRY_FORMAT, openText, type Format } from '@/core/formats';
 import { CORRECTIONS } from './corrections';
+import { DAY_FORMAT } from './days';
 import { DECK } from './deck';
 import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
@@ -21,6 +22,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['entry-corrections.json', ENTRY_FORMAT as Format<unknown>],
   ['corrections-first.json', CORRECTIONS.format as Format<unknown>],
   ['screens-first.json', SCREENS.format as Format<unknown>],
+  ['day-first.json', DAY_FORMAT as Format<unknown>],
 ];
 
 it.each(KEPT)('%s opens with nothing lost', (file, format) => {

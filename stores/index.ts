@@ -33,7 +33,9 @@ export {
   removeUnit,
 } from './plan';
 export {
+  addMarks,
   addTrack,
+  openDay,
   DAY_FORMAT,
   dayNow,
   dayStore,

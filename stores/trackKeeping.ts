@@ -31,8 +31,7 @@ export function keepTrack(): void {
     if (!far) return;
     lastS = nowS;
     last = {
-      // Seconds of the day, so that points of two days are not joined.
-      atS: nowS % 86_400,
+      at: new Date(1000 * nowS).toISOString(),
       ...place,
       speedMps: valueNow(feed, 'speedMps', nowS),
       depthM: valueNow(feed, 'depthM', nowS),

@@ -48,13 +48,15 @@ export const BiteSchema = v.object({
 });
 export type Bite = v.InferOutput<typeof BiteSchema>;
 
+/** What a mark may be called. */
+export const CALLS = ['fish', 'bait', 'weed', 'cover', 'hard-bed', 'nothing'] as const;
 /** How a call came out: caught, seen on a camera, or not so; or only borne out by the other picture. */
 export const PROOFS = ['caught', 'camera', 'refuted', 'supported'] as const;
 
 export const CallSchema = v.object({
   id: Id,
   at: Moment,
-  what: v.picklist(['fish', 'bait', 'weed', 'cover', 'hard-bed', 'nothing']),
+  what: v.picklist(CALLS),
   /** How sure, 0…1. */
   sure: finite(0, 1),
   by: v.picklist(['user', 'reader']),
@@ -63,7 +65,7 @@ export const CallSchema = v.object({
 export type Call = v.InferOutput<typeof CallSchema>;
 
 export const TrackPointSchema = v.object({
-  atS: finite(0, 2e5),
+  at: Moment,
   ...Place,
   speedMps: v.nullable(finite(0, 60)),
   depthM: v.nullable(finite(0, 2000)),

@@ -10,6 +10,7 @@ import { useUnits } from '../units';
 import { MARK_WORDS } from '../words/deck';
 import { BigButton } from './BigButton';
 import { deckView } from './deckView';
+import { PlacesFiles } from './PlacesFiles';
 import type { BoatNow } from './useBoatNow';
 
 /** What the track is coloured by. */
@@ -17,6 +18,8 @@ type ColouredBy = 'depth' | 'temperature';
 const SPANS_M = [40, 80, 160, 320, 640, 1280];
 const FIRST_SPAN = 2;
 const TRACK_STEPS = 6;
+/** Points farther apart in time are not joined, ms. */
+const GAP_MS = 60_000;
 const SIZE = 100;
 /** Share of the screen's height the chart takes at most. */
 const MAP_SHARE = 0.5;
@@ -83,11 +86,19 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const paths = Array.from({ length: TRACK_STEPS }, () => '');
   for (let i = 0; i + 1 < track.length; i++) {
     const [a, b] = [track[i]!, track[i + 1]!];
-    if (b.atS - a.atS > 60) continue;
+    if (Date.parse(b.at) - Date.parse(a.at) > GAP_MS) continue;
     const [x, y] = at(a);
     const [u, v] = at(b);
     paths[stepOf(a)] += `M${x.toFixed(2)} ${y.toFixed(2)}L${u.toFixed(2)} ${v.toFixed(2)}`;
   }
+  // What is not kept yet: from the last point of the track to the boat.
+  const ended = track[track.length - 1];
+  const tail =
+    ended && boat.fix
+      ? `M${at(ended)
+          .map((n) => n.toFixed(2))
+          .join(' ')}L0 0`
+      : '';
   const lines = new Map<number, string>();
   for (const { depthM, from, to } of contours) {
     const [x, y] = xy(...from);
@@ -128,6 +139,9 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
                 strokeLinecap="round"
               />
             ))}
+            {tail !== '' && (
+              <Path d={tail} stroke={tones.water} strokeWidth={1.1} fill="none" opacity={0.6} />
+            )}
             {marks.map((mark) => {
               const [x, y] = at(mark);
               return (
@@ -148,7 +162,7 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
                   />
                   <SvgText
                     x={x}
-                    y={y - 2.6}
+                    y={y - Math.max(1.6, mark.errorM * perM) - 1}
                     fontSize={4.2}
                     fontFamily={FONT.bold}
                     textAnchor="middle"
@@ -206,6 +220,7 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
         />
       </View>
       <Text style={styles.words}>Not for navigation.</Text>
+      <PlacesFiles day={day} />
     </View>
   );
 }

@@ -6,6 +6,7 @@ import { dayNow, dayStore, feedStore, keepTrack } from '@/stores';
 import { Sheet, Text, useTones, useWide } from '@/ui';
 import { BigButton } from './BigButton';
 import { CoachLine } from './CoachLine';
+import { DayPart } from './DayPart';
 import { DeckMap } from './DeckMap';
 import { DECK_PARTS, deckView, type DeckPart } from './deckView';
 import { FeedSheet } from './FeedSheet';
@@ -16,7 +17,13 @@ import { SpotClock } from './SpotClock';
 import { useBoatNow } from './useBoatNow';
 import { useWakeLock } from './useWakeLock';
 
-const PART_WORDS: Record<DeckPart, string> = { now: 'Now', find: 'Find', spot: 'Spot', map: 'Map' };
+const PART_WORDS: Record<DeckPart, string> = {
+  now: 'Now',
+  find: 'Find',
+  spot: 'Spot',
+  map: 'Map',
+  day: 'Day',
+};
 
 /** On the water, one hand: the setup in use, the way back, the spot's clock, the chart, and one big button to mark. */
 export function DeckScreen() {
@@ -48,6 +55,7 @@ export function DeckScreen() {
     find: <FindMark boat={boat} day={day} />,
     spot: <SpotClock nowS={tick} day={day} />,
     map: <DeckMap boat={boat} day={day} />,
+    day: <DayPart day={day} />,
   };
   return (
     <View style={styles.deck}>

@@ -124,6 +124,7 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
       />
       <TextInput
         label="Lure on the line"
+        aria-label="Lure on the line"
         value={lure}
         maxLength={60}
         mode="outlined"

@@ -1,6 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 
-export const DECK_PARTS = ['now', 'find', 'spot', 'map'] as const;
+export const DECK_PARTS = ['now', 'find', 'spot', 'map', 'day'] as const;
 export type DeckPart = (typeof DECK_PARTS)[number];
 
 interface DeckView {

@@ -8,7 +8,9 @@ export const useRunOn = (): number | null =>
     const day = dayNow(s);
     return day
       ? learnedRunOn(
-          day.track.flatMap((p) => (p.speedMps === null ? [] : [{ atS: p.atS, speedMps: p.speedMps }])),
+          day.track.flatMap((p) =>
+            p.speedMps === null ? [] : [{ atS: Date.parse(p.at) / 1000, speedMps: p.speedMps }],
+          ),
         )
       : null;
   });

@@ -1,6 +1,6 @@
 import type { CoachSaying } from '@/core/advice/coach';
 import type { BitePattern } from '@/core/logbook/bitePattern';
-import type { Bite, MarkKind } from '@/core/logbook/day';
+import type { Bite, Call, MarkKind } from '@/core/logbook/day';
 import type { FeedDoubt } from '@/core/feed';
 import type { MarkCause, SchoolDrift } from '@/core/marks';
 import type { Units } from '../units';
@@ -42,6 +42,23 @@ export const DOUBT_WORDS: Record<FeedDoubt, string> = {
   'position-jump': 'The position jumped. The old one stands until it settles.',
   'talkers-disagree': 'Two instruments disagree. The first one is shown.',
   'feet-for-metres': 'One depth comes in feet as if it were metres. It is left out.',
+};
+
+export const CALL_WORDS: Record<Call['what'], string> = {
+  fish: 'Fish',
+  bait: 'Bait',
+  weed: 'Weed',
+  cover: 'Cover',
+  'hard-bed': 'Hard bed',
+  nothing: 'Nothing there',
+};
+
+/** How a call came out: on its button, and told. */
+export const PROOF_WORDS: Record<NonNullable<Call['proof']>, { label: string; told: string }> = {
+  caught: { label: 'Caught', told: 'caught' },
+  camera: { label: 'Seen', told: 'seen on camera' },
+  refuted: { label: 'Not so', told: 'it was not so' },
+  supported: { label: 'Other picture', told: 'borne out by the other picture, not proved' },
 };
 
 const POINTS = [

@@ -1,0 +1,166 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, open, storedTexts, watchErrors } from './app';
+
+async function onDeck(page: Page, feed: 'simulated' | 'gateway' | 'off' = 'simulated'): Promise<void> {
+  await open(page, '/deck?demo');
+  if (feed === 'off') return;
+  await page.getByTestId('open-feed').click();
+  await page.getByTestId(`feed-${feed}`).click();
+  if (feed === 'gateway') await page.keyboard.press('Escape');
+  await expect(page.getByTestId('live-depthM')).toHaveText(/\d\sm$/);
+}
+
+/** A day as it lies on the device. */
+interface Kept {
+  marks: { kind: string; at: string; errorM: number; heightM: number | null }[];
+  bites: { answer: string }[];
+  calls: { what: string; proof: string | null }[];
+  track: unknown[];
+  simulated: boolean;
+}
+const keptDay = async (page: Page): Promise<Kept | null> => {
+  const text = Object.entries(await storedTexts(page)).find(([key]) => key.startsWith('days/'))?.[1];
+  return text ? (JSON.parse(text) as { data: Kept }).data : null;
+};
+
+test('a fish seen some seconds ago is marked in three taps and gone back to in one', async ({ page }) => {
+  const errors = watchErrors(page);
+  await onDeck(page);
+  await page.getByTestId('mark').click();
+  await expectAccessible(page);
+  const bar = (await page.getByTestId('mark-bar').boundingBox())!;
+  // Eight seconds of the time the screen holds, from its right edge.
+  const holdsS = Number(await page.getByTestId('mark-bar').getAttribute('aria-valuemax'));
+  await page.mouse.click(bar.x + bar.width * (1 - 8 / holdsS), bar.y + bar.height / 2);
+  await expect(page.getByTestId('mark-ago')).toHaveText(/0:0[789] ago/);
+  await page.getByTestId('mark-fish').click();
+  await expect(page.getByText(/^Fish marked, within/)).toBeVisible();
+  await expect.poll(async () => (await keptDay(page))?.marks.length).toBe(1);
+  const { marks, simulated } = (await keptDay(page))!;
+  expect(simulated).toBe(true);
+  const ago = Date.now() - Date.parse(marks[0]!.at);
+  expect(ago).toBeGreaterThan(7000);
+  await page.getByTestId('deck-find').click();
+  await expect(page.getByTestId('find-distance')).toHaveText(/\d+\sm/);
+  await expect(page.getByTestId('find-steer')).toHaveText(/Steer|Straight|Turn|Over it/);
+  await expectAccessible(page);
+  await page.getByTestId('hold-spot').click();
+  await expect(page.getByTestId('hold')).toContainText('off the spot');
+  // By keys too.
+  await page.getByTestId('mark').press('Enter');
+  await page.getByTestId('mark-bar').press('ArrowLeft');
+  await expect(page.getByTestId('mark-ago')).toHaveText('0:01 ago');
+  await page.getByTestId('mark-bait').press('Enter');
+  await expect.poll(async () => (await keptDay(page))?.marks.length).toBe(2);
+  await page.getByText('Undo').last().click();
+  await expect.poll(async () => (await keptDay(page))?.marks.length).toBe(1);
+  expect(errors).toEqual([]);
+});
+
+test('bites and refusals are one tap each, and what they share is said', async ({ page }) => {
+  await onDeck(page, 'off');
+  await page.getByTestId('deck-spot').click();
+  await expect(page.getByTestId('spot-clock')).toHaveText(/0:0\d/);
+  await expectAccessible(page);
+  await page.getByRole('radio', { name: 'Left' }).click({ force: true });
+  for (let k = 0; k < 4; k++) await page.getByTestId('answer-bite').click();
+  await expect(page.getByTestId('bite-pattern')).toContainText('4 of 4 left.');
+  await expect(page.getByTestId('bite-pattern')).toContainText(/Chance alone does that about 1 in \d+ times/);
+  for (let k = 0; k < 2; k++) await page.getByTestId('answer-refusal').click();
+  await expect(page.getByTestId('change-one')).toContainText('change one thing');
+  await expect.poll(async () => (await keptDay(page))?.bites.length).toBe(6);
+  // Nothing is lost by a reload.
+  await page.reload();
+  await page.getByTestId('deck-spot').click();
+  await expect(page.getByTestId('bite-pattern')).toContainText('4 of 4 left.');
+});
+
+test('a call takes one tap and its proof another, and the record has an honest interval', async ({
+  page,
+}) => {
+  await onDeck(page, 'off');
+  await page.getByTestId('deck-day').click();
+  await page.getByTestId('call-bait').click();
+  await page.getByTestId('prove-refuted').click();
+  await page.getByTestId('call-fish').click();
+  await page.getByTestId('prove-camera').click();
+  await page.getByTestId('call-weed').click();
+  await page.getByTestId('prove-supported').click();
+  // What is only supported counts for neither.
+  await expect(page.getByTestId('day-record')).toContainText('Right 1 of 2 today. That fits 9 to 91 %');
+  await page.getByTestId('day-note').fill('Wind from the west.');
+  await page.getByTestId('day-note').blur();
+  await expectAccessible(page);
+  await expect
+    .poll(async () => (await keptDay(page))?.calls.map((c) => c.proof))
+    .toEqual(['refuted', 'camera', 'supported']);
+});
+
+test('under way it is asked once whether someone else steers @once', async ({ page, context }) => {
+  await context.grantPermissions(['geolocation']);
+  await page.addInitScript(() => {
+    const coords = {
+      latitude: -47,
+      longitude: -124,
+      accuracy: 3,
+      speed: 4,
+      heading: 90,
+    } as GeolocationCoordinates;
+    navigator.geolocation.watchPosition = (got) => {
+      setInterval(() => got({ coords, timestamp: 0 } as GeolocationPosition), 300);
+      return 1;
+    };
+  });
+  await open(page, '/deck?demo');
+  await page.getByTestId('open-feed').click();
+  await page.getByTestId('feed-device').click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('live-speedMps')).toHaveText('14.4 km/h');
+  const [first, second] = [page.getByTestId('deck-line').first(), page.getByTestId('deck-line').nth(1)];
+  await first.click();
+  await expect(first).not.toBeChecked();
+  await page.getByRole('button', { name: 'I steer' }).click();
+  await expect(first).not.toBeChecked();
+  await first.click();
+  await page.getByTestId('steered').click();
+  await expect(first).toBeChecked();
+  await second.click();
+  await expect(second).toBeChecked();
+});
+
+test('the boat’s network comes through the server; its track, chart and files hold together @once', async ({
+  page,
+}) => {
+  test.slow();
+  await onDeck(page, 'gateway');
+  await page.getByTestId('mark').click();
+  await page.getByTestId('mark-cover').click();
+  await expect.poll(async () => (await keptDay(page))?.track.length, { timeout: 40_000 }).toBeGreaterThan(2);
+  await page.getByTestId('deck-map').first().click();
+  await expect(page.getByRole('img', { name: /Chart of .* 1 marks/ })).toBeVisible();
+  await expectAccessible(page);
+  const saved = async (kind: string): Promise<string> => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByTestId(`save-day-${kind}`).click(),
+    ]);
+    return readFileSync(await file.path(), 'utf8');
+  };
+  const gpx = await saved('gpx');
+  expect(gpx).toContain('<type>cover</type>');
+  expect(await saved('geojson')).toContain('FeatureCollection');
+  expect(await saved('csv')).toContain('cover');
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByTestId('open-places').click(),
+  ]);
+  await chooser.setFiles({ name: 'day.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(gpx) });
+  await expect(page.getByTestId('places-said')).toHaveText('1 marks taken in.');
+  const [again] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByTestId('open-places').click(),
+  ]);
+  await again.setFiles({ name: 'x.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from('nothing') });
+  await expect(page.getByTestId('places-said')).toContainText('Nothing was changed.');
+});

@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { useStore } from 'zustand';
+import { CALLS, PROOFS, type Call, type Day } from '@/core/logbook/day';
+import { wilson } from '@/core/maths';
+import { dayStore, deleteDay, feedStore, keepCall, noteDay, openDay, proveCall, renameDay } from '@/stores';
+import { Chips, EmptyState, Text, useTones } from '@/ui';
+import { CALL_WORDS, PROOF_WORDS } from '../words/deck';
+import { BigButton } from './BigButton';
+
+/** How sure a call may be, as a share. */
+const SURE = [0.6, 0.8, 0.95] as const;
+
+/** Calls that came out, right and wrong; what is only supported counts for neither. */
+function outcome(calls: readonly Call[]): { right: number; of: number } {
+  const proved = calls.filter((c) => c.proof !== null && c.proof !== 'supported');
+  return { right: proved.filter((c) => c.proof !== 'refuted').length, of: proved.length };
+}
+
+/** One call, and how it came out: one tap. */
+function CallRow({ call, dayId }: { call: Call; dayId: string }) {
+  const tones = useTones();
+  return (
+    <View role="listitem" style={[styles.call, { borderTopColor: tones.rule }]} testID="call">
+      <Text bold style={styles.words}>
+        {CALL_WORDS[call.what]}, {Math.round(100 * call.sure)} % sure
+        {call.proof ? `: ${PROOF_WORDS[call.proof].told}` : ''}
+      </Text>
+      {call.proof === null && (
+        <View style={styles.row}>
+          {PROOFS.map((proof) => (
+            <BigButton
+              key={proof}
+              label={PROOF_WORDS[proof].label}
+              onPress={() => proveCall(dayId, call.id, proof, `Noted: ${PROOF_WORDS[proof].told}.`)}
+              testID={`prove-${proof}`}
+            />
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** What was called and how it came out, the day's name and note, and the days before. */
+export function DayPart({ day }: { day: Day | null }) {
+  const days = useStore(dayStore, (s) => s.days);
+  const [sure, setSure] = useState<(typeof SURE)[number]>(0.8);
+  const calls = day?.calls ?? [];
+  const { right, of } = outcome(calls);
+  const [low, high] = wilson(right, of);
+  return (
+    <View style={styles.part}>
+      <Text bold style={styles.words}>
+        Call it before you know:
+      </Text>
+      <Chips
+        label="How sure you are"
+        value={String(sure)}
+        options={SURE.map((s) => ({ value: String(s), label: `${Math.round(100 * s)} % sure` }))}
+        onChange={(value) => setSure(SURE.find((s) => String(s) === value)!)}
+      />
+      <View style={styles.row}>
+        {CALLS.map((what) => (
+          <BigButton
+            key={what}
+            label={CALL_WORDS[what]}
+            onPress={() => keepCall({ what, sure, by: 'user' }, feedStore.getState().source === 'simulated')}
+            testID={`call-${what}`}
+          />
+        ))}
+      </View>
+      {of > 0 && (
+        <Text style={styles.words} testID="day-record">
+          Right {right} of {of} today. That fits {Math.round(100 * low)} to {Math.round(100 * high)} % in the
+          long run (Wilson).
+        </Text>
+      )}
+      <View role="list" aria-label="Calls of today">
+        {[...calls].reverse().map((call) => (
+          <CallRow key={call.id} call={call} dayId={day!.id} />
+        ))}
+      </View>
+      {day ? (
+        <>
+          <TextInput
+            key={day.id}
+            label="Name of the day"
+            aria-label="Name of the day"
+            defaultValue={day.name}
+            maxLength={60}
+            mode="outlined"
+            style={styles.field}
+            onEndEditing={({ nativeEvent }) => renameDay(day.id, nativeEvent.text)}
+            onBlur={(event) => renameDay(day.id, (event.target as unknown as HTMLInputElement).value)}
+            testID="day-name"
+          />
+          <TextInput
+            key={`note-${day.id}`}
+            label="Weather and note"
+            aria-label="Weather and note"
+            defaultValue={day.note}
+            maxLength={4000}
+            mode="outlined"
+            multiline
+            style={styles.field}
+            onBlur={(event) => noteDay(day.id, (event.target as unknown as HTMLTextAreaElement).value)}
+            testID="day-note"
+          />
+          <Text style={styles.words} testID="day-counts">
+            {day.marks.length} marks, {day.bites.length} answers of fish, {day.calls.length} calls,{' '}
+            {day.track.length} points of track{day.simulated ? ', simulated' : ''}.
+          </Text>
+        </>
+      ) : (
+        <EmptyState
+          title="The day has not begun"
+          hint="It begins by itself with the first mark, bite or call."
+        />
+      )}
+      {days.length > 1 && (
+        <View role="list" aria-label="Days" style={styles.part}>
+          {days.map((d) => (
+            <View key={d.id} role="listitem" style={styles.row}>
+              <BigButton
+                label={`${d.name}${d.simulated ? ', simulated' : ''}`}
+                tone={d.id === day?.id ? 'chosen' : 'plain'}
+                onPress={() => openDay(d.id)}
+              />
+              {d.id !== day?.id && (
+                <View>
+                  <BigButton label="Delete" spoken={`Delete ${d.name}`} onPress={() => deleteDay(d.id)} />
+                </View>
+              )}
+            </View>
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  part: { gap: 12 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
+  call: { borderTopWidth: 1, paddingVertical: 8, gap: 8 },
+  words: { fontSize: 20, lineHeight: 27 },
+  field: { fontSize: 20 },
+});
