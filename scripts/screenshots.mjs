@@ -39,19 +39,6 @@ async function benchShots(page) {
       .click({ position: { x: 0.235 * box.width, y: 0.41 * box.height } });
   await shot('bench-cutaway');
   await page.getByTestId('turn-cutaway').click();
-  await page.getByRole('button', { name: 'What is wrong with the picture' }).click();
-  await page.getByTestId('symptom-second-bed').click();
-  await page.getByTestId('symptom-picture').first().waitFor();
-  await shot('bench-complaint');
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Choose the water' }).click();
-  await page.getByRole('radio', { name: 'Traps' }).click();
-  await page.getByTestId('trap-filter-eats-fish').click();
-  await page.getByTestId('lesson').waitFor();
-  await page.getByRole('radio', { name: 'Wipe' }).click();
-  await page.getByTestId('wipe').waitFor();
-  await shot('bench-compare');
-  await page.getByTestId('keep-shown').click();
   await page.getByRole('link', { name: 'Plan' }).click();
   await page.getByTestId('take-to-bench').click();
   await page.getByTestId('echo-picture').waitFor();
@@ -117,6 +104,47 @@ async function ownScreenShot(page, base) {
   await page.screenshot({ path: `${OUT}/screen-phone.png` });
 }
 
+/**
+ * Deck with the simulated boat: the setup in use, the way back at night, the bites; the chart where there is room.
+ * @param {import('@playwright/test').Page} page @param {string} base @param {string} size
+ */
+async function deckShots(page, base, size) {
+  await page.goto(`${base}/deck?demo`);
+  await page.getByTestId('open-feed').click();
+  await page.getByTestId('feed-simulated').click();
+  await page.getByTestId('live-depthM').waitFor();
+  if (size === 'phone') {
+    await page.waitForTimeout(7000);
+    await page.screenshot({ path: `${OUT}/deck-phone.png` });
+  }
+  await page.getByTestId('mark').click();
+  await page.getByTestId('mark-fish').click();
+  await page.waitForTimeout(size === 'phone' ? 11_000 : 100_000);
+  await page
+    .getByTestId(size === 'phone' ? 'deck-find' : 'deck-map')
+    .first()
+    .click();
+  if (size === 'wide') {
+    await page.getByTestId('mute').click();
+    await page.screenshot({ path: `${OUT}/deck-map-wide.png` });
+    return;
+  }
+  const light = page.getByRole('radiogroup', { name: 'Light' });
+  const turn = async (/** @type {RegExp} */ name) => {
+    await page.getByRole('button', { name: 'Units, light and help' }).click();
+    await light.getByRole('radio', { name }).click();
+    await page.keyboard.press('Escape');
+  };
+  await turn(/Night/);
+  await page.screenshot({ path: `${OUT}/deck-find-phone.png` });
+  await turn(/Day/);
+  await page.getByTestId('deck-spot').click();
+  await page.getByRole('radio', { name: 'Left' }).click({ force: true });
+  for (let k = 0; k < 4; k++) await page.getByTestId('answer-bite').click();
+  await page.getByText('Bite noted.').waitFor({ state: 'hidden' });
+  await page.screenshot({ path: `${OUT}/deck-spot-phone.png` });
+}
+
 await withApp(async (browser, base) => {
   for (const [size, options] of Object.entries(SIZES)) {
     const page = await browser.newPage({ ...options, locale: 'en-GB' });
@@ -124,15 +152,7 @@ await withApp(async (browser, base) => {
     await page.getByTestId('miniature').waitFor();
     await page.waitForTimeout(300);
     await page.screenshot({ path: `${OUT}/plan-${size}.png` });
-    if (size === 'phone') {
-      await page.goto(`${base}/deck?demo`);
-      await page.getByTestId('deck-line').first().waitFor();
-      await page.screenshot({ path: `${OUT}/deck-${size}.png` });
-    } else {
-      await page.goto(`${base}/sheet?demo`);
-      await page.getByTestId('paper').waitFor();
-      await page.screenshot({ path: `${OUT}/sheet-${size}.png` });
-    }
+    await deckShots(page, base, size);
     await page.goto(`${base}/plan?demo`);
     await page.getByTestId('take-to-bench').click();
     await page.getByTestId('echo-picture').waitFor();

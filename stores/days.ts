@@ -132,6 +132,13 @@ export function joinSchool(dayId: string, markId: string, schoolId: string | nul
   }));
 }
 
+/** Says how high what is marked stands. */
+export const setMarkHeight = (dayId: string, markId: string, heightM: number): void =>
+  changeKept(dayId, (day) => ({
+    ...day,
+    marks: day.marks.map((m) => (m.id === markId ? { ...m, heightM } : m)),
+  }));
+
 export function deleteMark(dayId: string, markId: string): void {
   const mark = dayStore
     .getState()

@@ -48,6 +48,7 @@ export {
   noteDay,
   noteDayPhase,
   proveCall,
+  setMarkHeight,
   renameDay,
 } from './days';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';

@@ -18,6 +18,7 @@ const GOOD: CoachSigns = {
   pitchRad: 0.01,
   supplyV: 12.5,
   offSpotM: null,
+  referenceM: null,
   shallowM: 1.5,
 };
 
@@ -55,6 +56,7 @@ describe('the coach', () => {
     ['too-fast', { speedMps: 12 }],
     ['chart-speed', { speedMps: 0.6 }],
     ['level', { pitchRad: 0.4 }],
+    ['reference', { referenceM: 40 }],
     ['bed-at-foot', { settings: { ...settings, rangeM: 9 }, depthM: 11 }],
   ];
   it.each(planted)('names %s within 10 s', (name, change) => {

@@ -9,6 +9,7 @@ export const COACH_NAMES = [
   'voltage-low',
   'bed-at-foot',
   'range-too-deep',
+  'reference',
   'false-bed',
   'too-fast',
   'chart-speed',
@@ -38,6 +39,8 @@ export interface CoachSigns {
   speedMps: number | null;
   pitchRad: number | null;
   supplyV: number | null;
+  /** A reference ahead, m; null for none. */
+  referenceM: number | null;
   /** Distance from the spot that is held, m. */
   offSpotM: number | null;
   shallowM: number;
@@ -55,6 +58,8 @@ const PITCH_SHARE = 0.5;
 /** A lead battery at this is all but empty under load, V. */
 const LOW_V = 11.6;
 const OFF_SPOT_M = 8;
+/** A reference is told of from here on, m. */
+const REFERENCE_M = 60;
 /** Slower than this a chart has no way to be matched to, m/s. */
 const CHART_MPS = 0.5;
 
@@ -74,6 +79,8 @@ export function coachSayings(signs: CoachSigns): CoachSaying[] {
     else if (settings.topM === 0 && foot > DEEP_TIMES * depthM && depthM > 2)
       say('range-too-deep', foot, depthM, Math.ceil(1.25 * depthM));
   }
+  if (signs.referenceM !== null && signs.referenceM < REFERENCE_M)
+    say('reference', signs.referenceM, REFERENCE_M);
   if (depthM !== null) {
     // The bed's first two echoes are loud anywhere; the limit is for both to be back before the next ping.
     const late = falseBeds(depthM, settings.pingRate, signs.soundSpeedMps, 2).find(

@@ -21,7 +21,7 @@ export const DayMarkSchema = v.object({
   /** Radius it lies in two times of three, m, and the largest part of that. */
   errorM: finite(0, 5000),
   cause: v.picklist(['position', 'moment', 'heading', 'beam']),
-  /** Of the mark, or of its top; and how high it stands. */
+  /** Depth of the bed there, and how high what is marked stands on it. */
   depthM: v.optional(v.nullable(finite(0, 2000)), null),
   heightM: v.optional(v.nullable(finite(0, 500)), null),
   /** The first mark of the school it is another of; null for none. */

@@ -11,4 +11,5 @@ export {
   type PlacedMark,
 } from './markPlace';
 export { learnedRunOn, offSpot, USUAL_RUN_ON_S, wayBack, type WayBack } from './goBack';
+export { reverseOnto, type Reversing } from './reverseOnto';
 export { GIVE_UP_M, giveUpAt, schoolDrift, type SchoolDrift, type SchoolMark } from './schoolDrift';

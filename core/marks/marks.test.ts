@@ -6,6 +6,7 @@ import { bearingTo, turnTo } from './bearing';
 import { depthContours } from './depthContours';
 import { learnedRunOn, offSpot, wayBack } from './goBack';
 import { fixAt, placeOfMark } from './markPlace';
+import { reverseOnto } from './reverseOnto';
 import { giveUpAt, schoolDrift } from './schoolDrift';
 
 const RAD = Math.PI / 180;
@@ -89,6 +90,16 @@ describe('the way back', () => {
     }));
     expect(learnedRunOn(speeds)).toBeCloseTo(5, 0);
     expect(learnedRunOn(speeds.slice(0, 10))).toBeNull();
+  });
+});
+
+describe('stopping over a fish', () => {
+  it('counts down to neutral where there is room, and backs up where there is none', () => {
+    // 6 m to go at 1 m/s with 2 m of run-on: out of gear after 4 s.
+    expect(reverseOnto(1, 7, 1, 2)).toEqual({ neutralInS: 4, backUpM: 0 });
+    // 1 m to go at 2 m/s with 8 m of run-on: at once, and 7 m back.
+    expect(reverseOnto(2, 1, 0, 4)).toEqual({ neutralInS: 0, backUpM: 7 });
+    expect(() => reverseOnto(0, 1, 0, 4)).toThrow(/must move/);
   });
 });
 

@@ -5,7 +5,8 @@ import { distanceM } from '@/core/maths';
 import { waterOf } from '@/core/advice';
 import { coachNow, coachSayings, SILENT_COACH, type Coach, type CoachName } from '@/core/advice/coach';
 import { valueNow } from '@/core/feed';
-import type { Day } from '@/core/logbook/day';
+import type { Day, DayMark } from '@/core/logbook/day';
+import { bearingTo, turnTo, type Fix } from '@/core/marks';
 import { soundSpeedOf } from '@/core/water';
 import { feedStore } from '@/stores';
 import { Text, useTones } from '@/ui';
@@ -15,8 +16,20 @@ import { coachWords } from '../words/deck';
 import { BigButton } from './BigButton';
 import { deckView } from './deckView';
 
+/** Nearest reference before the bow, m. */
+function referenceAhead(fix: Fix, marks: readonly DayMark[]): number | null {
+  const ahead = marks
+    .filter(
+      (m) => m.kind === 'reference' && Math.abs(turnTo(fix.headingRad, bearingTo(fix.place, m))) < AHEAD_RAD,
+    )
+    .map((m) => distanceM(fix.place, m));
+  return ahead.length > 0 ? Math.min(...ahead) : null;
+}
+
 /** The alarm for shallow water until another depth is asked for, m. */
 const SHALLOW_M = 1.5;
+/** What lies within this of the bow is ahead, rad. */
+const AHEAD_RAD = 0.6;
 
 /** One sentence at a time of what the boat and the setup say together, with why. */
 export function CoachLine({ day }: { day: Day | null }) {
@@ -44,6 +57,7 @@ export function CoachLine({ day }: { day: Day | null }) {
           speedMps: valueNow(feed, 'speedMps', nowS),
           pitchRad: valueNow(feed, 'pitchRad', nowS),
           supplyV: valueNow(feed, 'supplyV', nowS),
+          referenceM: fix ? referenceAhead(fix, day?.marks ?? []) : null,
           offSpotM: held && fix ? distanceM(fix.place, held) : null,
           shallowM: SHALLOW_M,
         });

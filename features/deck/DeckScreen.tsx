@@ -11,6 +11,7 @@ import { DeckMap } from './DeckMap';
 import { DECK_PARTS, deckView, type DeckPart } from './deckView';
 import { FeedSheet } from './FeedSheet';
 import { FindMark } from './FindMark';
+import { LureCard } from './LureCard';
 import { MarkSheet } from './MarkSheet';
 import { SetupNow } from './SetupNow';
 import { SpotClock } from './SpotClock';
@@ -53,7 +54,12 @@ export function DeckScreen() {
   const shown = {
     now: <SetupNow />,
     find: <FindMark boat={boat} day={day} />,
-    spot: <SpotClock nowS={tick} day={day} />,
+    spot: (
+      <>
+        <SpotClock nowS={tick} day={day} />
+        <LureCard boat={boat} day={day} />
+      </>
+    ),
     map: <DeckMap boat={boat} day={day} />,
     day: <DayPart day={day} />,
   };

@@ -3,14 +3,16 @@ import Svg, { Circle, Path } from 'react-native-svg';
 import { useStore } from 'zustand';
 import { giveUpAt, offSpot, schoolDrift, wayBack, type SchoolDrift } from '@/core/marks';
 import type { Day, DayMark } from '@/core/logbook/day';
-import { deleteMark, joinSchool } from '@/stores';
-import { EmptyState, Text, useTones } from '@/ui';
+import { measure } from '@/core/units';
+import { deleteMark, joinSchool, setMarkHeight } from '@/stores';
+import { EmptyState, NumberField, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { clock, useUnits, type Units } from '../units';
 import { CAUSE_WORDS, degreesWords, driftWords, MARK_WORDS, pointWords } from '../words/deck';
 import { BigButton } from './BigButton';
 import { deckView } from './deckView';
 import { faceFromAntenna } from './marking';
+import { ReverseCount } from './ReverseCount';
 import type { BoatNow } from './useBoatNow';
 import { useRunOn } from './useRunOn';
 
@@ -84,10 +86,13 @@ export function FindMark({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const mark = marks.find((m) => m.id === markId) ?? marks[marks.length - 1];
   if (!day || !mark)
     return (
-      <EmptyState
-        title="No marks today"
-        hint="Press Mark when something passes under the boat. The way back to it then stands here."
-      />
+      <>
+        <ReverseCount boat={boat} />
+        <EmptyState
+          title="No marks today"
+          hint="Press Mark when something passes under the boat. The way back to it then stands here."
+        />
+      </>
     );
   const school = schoolOf(mark, marks);
   const drift = schoolDrift(school.map((m) => ({ atS: atS(m), place: m, errorM: m.errorM })));
@@ -108,8 +113,10 @@ export function FindMark({ boat, day }: { boat: BoatNow; day: Day | null }) {
     .reverse()
     .find((m) => m.id !== mark.id && m.kind === mark.kind && atS(m) < atS(mark));
   const { show } = units;
+  const height = measure(units.system, 'depth');
   return (
     <View style={styles.part}>
+      <ReverseCount boat={boat} />
       <View style={styles.row}>
         {way ? (
           <SteerArrow
@@ -145,6 +152,23 @@ export function FindMark({ boat, day }: { boat: BoatNow; day: Day | null }) {
         It lies within {show('depth', there.radiusM, 0)}: look with the widest beam first, then the narrow
         one. Most of that is {CAUSE_WORDS[mark.cause]}. A buoy lands some way off: do not run it over.
       </Text>
+      {mark.kind === 'cover' && mark.depthM !== null && (
+        <>
+          <Text style={styles.words}>
+            The bed there is at {show('depth', mark.depthM)}
+            {mark.heightM === null ? '' : `, the top at ${show('depth', mark.depthM - mark.heightM)}`}.
+          </Text>
+          <NumberField
+            label="How high it stands"
+            value={height.fromSi(mark.heightM ?? 0)}
+            unit={height.unit}
+            low={0}
+            high={height.fromSi(mark.depthM)}
+            onChange={(value) => setMarkHeight(day.id, mark.id, height.toSi(value))}
+            testID="cover-height"
+          />
+        </>
+      )}
       {drift && <School drift={drift} nowS={boat.nowS} units={units} />}
       {off && (
         <Text bold style={styles.words} testID="hold">

@@ -19,7 +19,9 @@ import { ComplaintWords } from '../complaints/ComplaintWords';
 import { useOwnUnit, usePlan } from '../plan/usePlan';
 import { deckPages, type DeckLine } from './deckPages';
 import { whenSteered } from './deckView';
+import { BigButton } from './BigButton';
 import { useBoatNow } from './useBoatNow';
+import { useOfferedPhase } from './useOfferedPhase';
 
 /** A swipe goes at least so far, px. */
 const SWIPE_PX = 40;
@@ -61,7 +63,9 @@ export function SetupNow() {
   const { pages: places, ticks } = useStore(deckStore);
   const [all, setAll] = useState(false);
   const [from, setFrom] = useState<number | null>(null);
-  const { speedMps, source } = useBoatNow();
+  const boat = useBoatNow();
+  const { speedMps, source } = boat;
+  const offered = useOfferedPhase(phases, boat);
   const name = phase.presentation;
   const at = phases.findIndex((p) => p.presentation === name);
   const pages = useMemo(
@@ -101,6 +105,20 @@ export function SetupNow() {
             })
           }
         />
+        {offered && offered !== name && (
+          <BigButton
+            tone="main"
+            label={`${PHASE_WORDS[offered]}?`}
+            spoken={`Your speed says ${PHASE_WORDS[offered]}. Take its setup`}
+            onPress={() =>
+              whenSteered(speedMps, () => {
+                openDeckPhase(offered);
+                noteDayPhase(offered, source === 'simulated');
+              })
+            }
+            testID="offered-phase"
+          />
+        )}
         <Text kind="figure" testID="deck-place">
           {page + 1} of {count}
         </Text>

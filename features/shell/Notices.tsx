@@ -31,12 +31,18 @@ export function Notices() {
         duration={SHOWN_MS}
         onDismiss={() => dismiss(notice.id)}
         style={{
-          backgroundColor: tones.ink,
+          // By night a bright block would blind.
+          backgroundColor: tones.dark ? tones.page : tones.ink,
+          borderWidth: 1,
+          borderColor: tones.ink,
           marginBottom: path === '/deck' ? OVER_DECK_PX : OVER_TABS_PX,
           pointerEvents: 'auto',
         }}
         theme={{
-          colors: { inverseOnSurface: tones.ground, inversePrimary: tones.dark ? '#7a2b05' : '#ffb78a' },
+          colors: {
+            inverseOnSurface: tones.dark ? tones.ink : tones.ground,
+            inversePrimary: tones.dark ? tones.buoy : '#ffb78a',
+          },
         }}
         action={
           notice.undo

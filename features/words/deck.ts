@@ -107,6 +107,11 @@ export function coachWords(
         `Ping rate: to ${perSecond(better!)}.`,
         `At this depth late echoes may draw a false bed at ${show('depth', limit)}.`,
       ];
+    case 'reference':
+      return [
+        `A reference lies ${show('depth', measured, 0)} ahead.`,
+        'Over it check colours and chart speed: you know what it is.',
+      ];
     case 'too-fast':
       return [
         `Slow down to ${show('speed', limit)}.`,
