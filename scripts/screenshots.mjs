@@ -139,9 +139,6 @@ async function deckShots(page, base, size) {
   await page.screenshot({ path: `${OUT}/deck-find-phone.png` });
   await turn(/Day/);
   await page.getByTestId('deck-spot').click();
-  await page.getByRole('radio', { name: 'Left' }).click({ force: true });
-  for (let k = 0; k < 4; k++) await page.getByTestId('answer-bite').click();
-  await page.getByText('Bite noted.').waitFor({ state: 'hidden' });
   await page.screenshot({ path: `${OUT}/deck-spot-phone.png` });
 }
 

@@ -3,6 +3,7 @@ import type { Format } from '@/core/formats';
 import {
   DaySchema,
   MOST_MARKS,
+  MOST_TRACK,
   thinned,
   type Bite,
   type Call,
@@ -108,18 +109,34 @@ export function keepMark(mark: Moved<DayMark>, simulated: boolean, words: string
   return id;
 }
 
-/** Takes marks in from a file; the notice undoes it. */
-export function addMarks(marks: readonly Omit<DayMark, 'id'>[]): void {
+/** Takes marks and a track in from a file; the notice undoes it. */
+export function addPlaces(marks: readonly Omit<DayMark, 'id'>[], track: readonly TrackPoint[]): void {
   const named = marks.map((mark) => ({ ...mark, id: newId() }));
   const ids = new Set(named.map((m) => m.id));
   changeDay(
-    (day) => ({ ...day, marks: [...day.marks, ...named].slice(-MOST_MARKS) }),
+    (day) => ({
+      ...day,
+      marks: [...day.marks, ...named].slice(-MOST_MARKS),
+      track: thinned([...day.track, ...track]).slice(-MOST_TRACK),
+    }),
     dayNow(dayStore.getState())?.simulated ?? false,
   );
   const { openId } = dayStore.getState();
+  const came = new Set(track);
   notify(`${named.length} marks added to this day.`, () =>
-    changeKept(openId ?? '', (day) => ({ ...day, marks: day.marks.filter((m) => !ids.has(m.id)) })),
+    changeKept(openId ?? '', (day) => ({
+      ...day,
+      marks: day.marks.filter((m) => !ids.has(m.id)),
+      track: day.track.filter((p) => !came.has(p)),
+    })),
   );
+}
+
+/** Puts the demo's day in and opens it, where there are no days yet. */
+export function takeDemoDay(day: Day): void {
+  if (dayStore.getState().days.length > 0) return;
+  void DAYS.put([day]);
+  dayStore.setState({ openId: day.id });
 }
 
 export const openDay = (id: string): void => dayStore.setState({ openId: id });

@@ -33,7 +33,7 @@ export {
   removeUnit,
 } from './plan';
 export {
-  addMarks,
+  addPlaces,
   addTrack,
   openDay,
   DAY_FORMAT,
@@ -49,6 +49,7 @@ export {
   noteDayPhase,
   proveCall,
   setMarkHeight,
+  takeDemoDay,
   renameDay,
 } from './days';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';

@@ -82,6 +82,7 @@ describe('a day as files of open kinds', () => {
     if (!gpx.ok || !json.ok || !csv.ok) return;
     expect(gpx.value.track).toHaveLength(30);
     expect(json.value.track).toHaveLength(30);
+    expect(json.value.track[7]).toMatchObject({ at: DAY.track[7]!.at, depthM: DAY.track[7]!.depthM });
     expect(json.value.marks[1]).toMatchObject({ depthM: 8.5, heightM: 2.5, errorM: 6 });
     expect(csv.value.marks[1]).toMatchObject({ depthM: 8.5, heightM: 2.5, errorM: 6 });
   });

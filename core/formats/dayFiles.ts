@@ -67,7 +67,11 @@ export function writeDayGeoJson(day: Day): string {
               type: 'LineString',
               coordinates: day.track.map((p) => [p.longitudeDeg, p.latitudeDeg]),
             },
-            properties: { kind: 'track', times: day.track.map((p) => p.at) },
+            properties: {
+              kind: 'track',
+              times: day.track.map((p) => p.at),
+              depths: day.track.map((p) => p.depthM),
+            },
           },
         ]
       : []),
@@ -107,7 +111,7 @@ export const writeDayCsv = (day: Day): string =>
 /** Places of a file from outside. */
 export interface Places {
   marks: Omit<DayMark, 'id'>[];
-  track: Pick<TrackPoint, 'latitudeDeg' | 'longitudeDeg'>[];
+  track: TrackPoint[];
   /** Points left out, since they are not on the earth. */
   leftOut: number;
 }
@@ -124,26 +128,44 @@ const USUAL_ERROR_M = 8;
 
 const kindOf = (text: unknown): DayMark['kind'] => MARK_KINDS.find((k) => k === text) ?? 'other';
 
+const numberIn = (value: unknown, most: number): number | null =>
+  typeof value === 'number' && value >= 0 && value <= most ? value : null;
+
 function markOf(
   place: { latitudeDeg: number; longitudeDeg: number },
   more: Record<string, unknown>,
 ): Omit<DayMark, 'id'> {
-  const at = v.safeParse(Moment, more.time);
   const words = [more.name, more.cmt].filter((t) => typeof t === 'string' && t !== '').join('. ');
-  const number = (value: unknown, most: number): number | null =>
-    typeof value === 'number' && value >= 0 && value <= most ? value : null;
   return {
-    at: at.success ? at.output : NO_DATE,
+    at: momentOf(more.time),
     kind: kindOf(more.type),
     ...place,
-    errorM: number(more.errorM, 5000) ?? USUAL_ERROR_M,
+    errorM: numberIn(more.errorM, 5000) ?? USUAL_ERROR_M,
     cause: 'position',
-    depthM: number(more.depthM, 2000),
-    heightM: number(more.heightM, 500),
+    depthM: numberIn(more.depthM, 2000),
+    heightM: numberIn(more.heightM, 500),
     schoolId: null,
     note: words.slice(0, 400),
   };
 }
+
+const momentOf = (time: unknown): string => {
+  const at = v.safeParse(Moment, time);
+  return at.success ? at.output : NO_DATE;
+};
+
+const pointOf = (
+  place: { latitudeDeg: number; longitudeDeg: number },
+  more: Record<string, unknown>,
+): TrackPoint => ({
+  at: momentOf(more.time),
+  ...place,
+  speedMps: null,
+  depthM: numberIn(more.depthM, 2000),
+  temperatureC: null,
+});
+
+const nth = (list: unknown, k: number): unknown => (Array.isArray(list) ? (list as unknown[])[k] : undefined);
 
 const asList = (value: unknown): Record<string, unknown>[] =>
   (Array.isArray(value) ? value : value === undefined || value === '' ? [] : [value]).filter(
@@ -166,7 +188,10 @@ function gather(
       wpts,
       (p: v.InferOutput<typeof Place>, more: Record<string, unknown>) => out.marks.push(markOf(p, more)),
     ],
-    [trkpts, (p: v.InferOutput<typeof Place>) => out.track.push(p)],
+    [
+      trkpts,
+      (p: v.InferOutput<typeof Place>, more: Record<string, unknown>) => out.track.push(pointOf(p, more)),
+    ],
   ] as const)
     for (const item of list) {
       const place = v.safeParse(Place, {
@@ -233,7 +258,9 @@ export function readGeoJson(text: string): Result<Places> {
       const { at, kind, note, ...rest } = properties;
       wpts.push({ ...rest, lat, lon, time: at ?? rest.time, type: kind, cmt: note });
     } else if (geometry?.type === 'LineString')
-      for (const [lon, lat] of pairs(geometry.coordinates)) trkpts.push({ lat, lon });
+      pairs(geometry.coordinates).forEach(([lon, lat], k) =>
+        trkpts.push({ lat, lon, time: nth(properties.times, k), depthM: nth(properties.depths, k) }),
+      );
   }
   return gather(wpts, trkpts);
 }

@@ -4,7 +4,7 @@ import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { offsetFrom, type Position } from '@/core/maths';
 import type { Day, TrackPoint } from '@/core/logbook/day';
 import { depthContours } from '@/core/marks/depthContours';
-import { M_PER_FOOT } from '@/core/units';
+import { formatNumber, M_PER_FOOT } from '@/core/units';
 import { EmptyState, FONT, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { MARK_WORDS } from '../words/deck';
@@ -30,6 +30,14 @@ const everyOf = (spanM: number, feet: boolean): number =>
 const valueOf = (point: TrackPoint, by: ColouredBy): number | null =>
   by === 'depth' ? point.depthM : point.temperatureC;
 
+/** Middle of the water a track lies in. */
+function middleOf(track: readonly TrackPoint[]): Position | null {
+  if (track.length === 0) return null;
+  const middle = (of: (p: TrackPoint) => number): number =>
+    (Math.min(...track.map(of)) + Math.max(...track.map(of))) / 2;
+  return { latitudeDeg: middle((p) => p.latitudeDeg), longitudeDeg: middle((p) => p.longitudeDeg) };
+}
+
 /** An own plain chart: the track, contours sounded on it, marks with their error circles, the boat. No map tiles. */
 export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const tones = useTones();
@@ -41,7 +49,7 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const spanM = SPANS_M[spanAt]!;
   const track = useMemo(() => day?.track ?? [], [day]);
   const centre: Position | null =
-    boat.fix?.place ?? day?.marks[day.marks.length - 1] ?? track[track.length - 1] ?? null;
+    boat.fix?.place ?? middleOf(track) ?? day?.marks[day.marks.length - 1] ?? null;
   const origin: Position | null = track[0] ?? centre;
   const everyM = everyOf(spanM, system === 'feet');
   const contours = useMemo(
@@ -100,9 +108,13 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
           .join(' ')}L0 0`
       : '';
   const lines = new Map<number, string>();
+  // A number on each contour, at its piece nearest to the middle of the chart.
+  const middles = new Map<number, [number, number]>();
   for (const { depthM, from, to } of contours) {
     const [x, y] = xy(...from);
     const [u, v] = xy(...to);
+    const before = middles.get(depthM);
+    if (!before || Math.hypot(x, y) < Math.hypot(...before)) middles.set(depthM, [x, y]);
     lines.set(
       depthM,
       `${lines.get(depthM) ?? ''}M${x.toFixed(2)} ${y.toFixed(2)}L${u.toFixed(2)} ${v.toFixed(2)}`,
@@ -127,6 +139,23 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
           <G transform={`rotate(${turn})`}>
             {[...lines].map(([depthM, d]) => (
               <Path key={depthM} d={d} stroke={tones.faint} strokeWidth={0.45} fill="none" opacity={0.8} />
+            ))}
+            {[...middles].map(([depthM, [x, y]]) => (
+              <SvgText
+                key={depthM}
+                x={x}
+                y={y}
+                fontSize={3.6}
+                fontFamily={FONT.text}
+                textAnchor="middle"
+                fill={tones.ink}
+                stroke={tones.page}
+                strokeWidth={0.9}
+                {...{ paintOrder: 'stroke' }}
+                transform={`rotate(${-turn} ${x} ${y})`}
+              >
+                {formatNumber(system, 'depth', depthM, 0)}
+              </SvgText>
             ))}
             {paths.map((d, step) => (
               <Path

@@ -127,14 +127,14 @@ export function FindMark({ boat, day }: { boat: BoatNow; day: Day | null }) {
         ) : null}
         <View style={styles.figures}>
           <Text bold style={styles.big} testID="find-distance">
-            {way ? show('depth', way.distanceM, 0) : '–'}
+            {way ? show('depth', way.distanceM, 0) : ''}
           </Text>
           <Text bold style={styles.words} testID="find-steer">
             {way
               ? way.over
                 ? 'Over it: drop the buoy now.'
                 : `${steerWords(way.steerRad)}. It lies ${pointWords(way.bearingRad)}, ${degreesWords(way.bearingRad)}.`
-              : 'The boat’s place is not known now.'}
+              : 'The boat’s place is not known. Turn on boat data below.'}
           </Text>
           {way && (boat.speedMps ?? 0) > 0.3 && (
             <Text style={styles.words}>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Day } from '@/core/logbook/day';
-import { addMarks } from '@/stores';
+import { addPlaces } from '@/stores';
 import { chooseFile, saveFile, Text } from '@/ui';
 import { BigButton } from './BigButton';
 
@@ -28,10 +28,10 @@ export function PlacesFiles({ day }: { day: Day | null }) {
     const read = /\.csv$/i.test(file.name) ? readPlacesCsv : /json$/i.test(file.name) ? readGeoJson : readGpx;
     const places = read(text);
     if (!places.ok) return setSaid(`${places.problem} Nothing was changed.`);
-    const { marks, leftOut } = places.value;
-    addMarks(marks);
+    const { marks, track, leftOut } = places.value;
+    addPlaces(marks, track);
     setSaid(
-      `${marks.length} marks taken in.${leftOut > 0 ? ` ${leftOut} points were not on the earth and are left out.` : ''}`,
+      `${marks.length} marks and ${track.length} points of track taken in.${leftOut > 0 ? ` ${leftOut} points were not on the earth and are left out.` : ''}`,
     );
   };
   return (

@@ -35,12 +35,10 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
     beep();
     navigator.vibrate?.([200, 100, 200]);
   }, [over]);
-  const refusals = (day?.bites ?? []).filter(
-    (b) =>
-      b.answer === 'refusal' &&
-      b.lure === lure &&
-      Date.parse(b.at) / 1000 > (last ? Date.parse(last.at) / 1000 : 0),
-  ).length;
+  // What came since the last bite, in the order it was tapped.
+  const all = day?.bites ?? [];
+  const since = all.slice(last ? all.lastIndexOf(last) + 1 : 0);
+  const refusals = since.filter((b) => b.answer === 'refusal' && b.lure === lure.trim()).length;
   const pattern = useMemo(
     () =>
       bitePattern(

@@ -1,14 +1,16 @@
 import { readLogFile } from '@/core/formats';
 import { compareLogs } from '@/core/logbook';
-import { importEntries, logStore, notify } from '@/stores';
+import { importEntries, logStore, notify, takeDemoDay } from '@/stores';
 
 /** Whether the address asks for the demo. */
 export const demoAsked = (): boolean =>
   typeof location !== 'undefined' && new URLSearchParams(location.search).has('demo');
 
-/** Puts the demo's log in when the address asks for it (`?demo`) and the log is empty; never over a user's own. */
+/** Puts the demo's log and day in when the address asks for it (`?demo`) and the log is empty; never over a user's own. */
 export async function loadDemo(): Promise<void> {
   if (!demoAsked()) return;
+  const { demoDay } = await import('@/core/logbook/demoDay');
+  takeDemoDay(demoDay());
   const { entries } = logStore.getState();
   if (entries.length > 0) return;
   const { default: week } = await import('./demoWeek.json');
