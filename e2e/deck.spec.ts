@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, open, storedTexts, watchErrors } from './app';
+import { expectAccessible, goTo, open, storedTexts, watchErrors } from './app';
 
 async function onDeck(page: Page, feed: 'simulated' | 'gateway' | 'off' = 'simulated'): Promise<void> {
   await open(page, '/deck');
@@ -58,7 +58,7 @@ test('a fish seen some seconds ago is marked in three taps and gone back to in o
   expect(errors).toEqual([]);
 });
 
-test('bites and refusals are one tap each, and what they share is said', async ({ page }) => {
+test('bites and refusals are one tap each, and what they share is said @once', async ({ page }) => {
   await onDeck(page, 'off');
   await page.getByTestId('deck-spot').click();
   await expect(page.getByTestId('spot-clock')).toHaveText(/0:0\d/);
@@ -76,7 +76,7 @@ test('bites and refusals are one tap each, and what they share is said', async (
   await expect(page.getByTestId('bite-pattern')).toContainText('4 of 4 left.');
 });
 
-test('a call takes one tap and its proof another, and the record has an honest interval', async ({
+test('a call takes one tap and its proof another, and the record has an honest interval @once', async ({
   page,
 }) => {
   await onDeck(page, 'off');
@@ -91,6 +91,11 @@ test('a call takes one tap and its proof another, and the record has an honest i
   await expect(page.getByTestId('day-record')).toContainText('Right 1 of 2 today. That fits 9 to 91 %');
   await page.getByTestId('day-note').fill('Wind from the west.');
   await page.getByTestId('day-note').blur();
+  await expectAccessible(page);
+  await goTo(page, 'Log');
+  await page.getByTestId('open-days-record').click();
+  await expect(page.getByTestId('days-record')).toContainText('Bait: 0 of 1');
+  await expect(page.getByTestId('days-record')).toContainText('Said 80 %: right 1 of 2, so 9–91 %');
   await expectAccessible(page);
   await expect
     .poll(async () => (await keptDay(page))?.calls.map((c) => c.proof))

@@ -6,6 +6,7 @@ import { tooLarge, writeLogFile } from '@/core/formats';
 import type { Entry, LogComparison } from '@/core/logbook';
 import { importEntries, logStore, notify, type ConflictChoice } from '@/stores';
 import { Button, chooseFile, EmptyState, saveFile, Text, useWide } from '@/ui';
+import { DaysRecord } from './DaysRecord';
 import { ConflictSheet } from './ConflictSheet';
 import { EntryRow } from './EntryRow';
 import { ReaderRecordLine } from './ReaderRecordLine';
@@ -99,6 +100,7 @@ export function LogScreen() {
         />
       </View>
       <ReaderRecordLine entries={entries} />
+      <DaysRecord />
       {progress && (
         <View style={styles.actions} role="status">
           <Text testID="import-progress">{progress}</Text>

@@ -1,0 +1,95 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { callRecord, lureRecord, type Tally } from '@/core/logbook/callRecord';
+import { wilson } from '@/core/maths';
+import { dayStore } from '@/stores';
+import { Button, Text, useTones } from '@/ui';
+import { callRecordWords, kindLine, lureLine, sureLine } from '../words/daysRecord';
+
+/** A share as a dot in its interval, of nought to all; where it was said to be, a line. */
+function IntervalBar({ tally, said }: { tally: Tally; said: number | null }) {
+  const tones = useTones();
+  const [low, high] = wilson(tally.right, tally.of);
+  return (
+    <View style={[styles.bar, { borderColor: tones.rule }]} aria-hidden>
+      <View
+        style={[
+          styles.span,
+          { left: `${100 * low}%`, width: `${100 * (high - low)}%`, backgroundColor: tones.water },
+        ]}
+      />
+      <View
+        style={[styles.dot, { left: `${(100 * tally.right) / tally.of}%`, backgroundColor: tones.ink }]}
+      />
+      {said !== null && (
+        <View style={[styles.said, { left: `${100 * said}%`, backgroundColor: tones.buoy }]} />
+      )}
+    </View>
+  );
+}
+
+/** What the days on the water say: how often one's own calls were right, how sure that is, and what the lures did. */
+export function DaysRecord() {
+  const days = useStore(dayStore, (s) => s.days);
+  const [open, setOpen] = useState(false);
+  const { calls, lures, simulated } = useMemo(() => {
+    const own = days.filter((d) => !d.simulated);
+    // Made days stand in only while there are no others.
+    const taken = own.length > 0 ? own : days;
+    return {
+      calls: callRecord(taken),
+      lures: lureRecord(taken),
+      simulated: own.length === 0 && days.length > 0,
+    };
+  }, [days]);
+  const words = callRecordWords(calls);
+  if (words.length === 0 && lures.length === 0) return null;
+  return (
+    <View style={styles.part} testID="days-record">
+      <Text kind="heading">Your calls{simulated ? ', on simulated days' : ''}</Text>
+      {words.length > 0 && <Text>{words.join(' ')}</Text>}
+      <View style={styles.row}>
+        <Button
+          tone="quiet"
+          label={open ? 'Fold' : 'By kind, by how sure, by lure'}
+          onPress={() => setOpen(!open)}
+          testID="open-days-record"
+        />
+      </View>
+      {open && (
+        <>
+          {calls.byWhat.map((line) => (
+            <View key={line.what}>
+              <Text>{kindLine(line)}</Text>
+              <IntervalBar tally={line.tally} said={null} />
+            </View>
+          ))}
+          {calls.bySure.map((line) => (
+            <View key={line.sure}>
+              <Text>{sureLine(line)}</Text>
+              <IntervalBar tally={line.tally} said={line.sure} />
+            </View>
+          ))}
+          {calls.bySure.length > 0 && (
+            <Text faint kind="small">
+              The dot is what came out, the band how far it can be trusted, the line what you said.
+            </Text>
+          )}
+          {lures.map((record) => (
+            <Text key={record.lure}>{lureLine(record)}</Text>
+          ))}
+        </>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  part: { gap: 6, maxWidth: 640 },
+  row: { flexDirection: 'row' },
+  bar: { height: 14, borderWidth: 1, borderRadius: 2, marginTop: 2, overflow: 'hidden' },
+  span: { position: 'absolute', top: 0, bottom: 0, opacity: 0.45 },
+  dot: { position: 'absolute', top: 1, width: 10, height: 10, marginLeft: -5, borderRadius: 5 },
+  said: { position: 'absolute', top: 0, bottom: 0, width: 3, marginLeft: -1 },
+});
