@@ -24,6 +24,17 @@ const keptDay = async (page: Page): Promise<Kept | null> => {
   return text ? (JSON.parse(text) as { data: Kept }).data : null;
 };
 
+/** Deck's own targets are for a wet thumb: at least 56 px high. */
+async function expectLarge(page: Page): Promise<void> {
+  const small = await page.locator('#main [role="button"], #main input[type="radio"]').evaluateAll((all) =>
+    all.flatMap((one) => {
+      const { height, width } = one.getBoundingClientRect();
+      return width > 0 && height < 55.5 ? [`${one.getAttribute('aria-label')} ${height}`] : [];
+    }),
+  );
+  expect(small).toEqual([]);
+}
+
 test('a fish seen some seconds ago is marked in three taps and gone back to in one', async ({ page }) => {
   const errors = watchErrors(page);
   await onDeck(page);
@@ -45,6 +56,7 @@ test('a fish seen some seconds ago is marked in three taps and gone back to in o
   await expect(page.getByTestId('find-distance')).toHaveText(/\d+\sm/);
   await expect(page.getByTestId('find-steer')).toHaveText(/Steer|Straight|Turn|Over it/);
   await expectAccessible(page);
+  await expectLarge(page);
   await page.getByTestId('hold-spot').click();
   await expect(page.getByTestId('hold')).toContainText('off the spot');
   // By keys too.
@@ -63,6 +75,7 @@ test('bites and refusals are one tap each, and what they share is said @once', a
   await page.getByTestId('deck-spot').click();
   await expect(page.getByTestId('spot-clock')).toHaveText(/0:0\d/);
   await expectAccessible(page);
+  await expectLarge(page);
   await page.getByRole('radio', { name: 'Left' }).click({ force: true });
   for (let k = 0; k < 4; k++) await page.getByTestId('answer-bite').click();
   await expect(page.getByTestId('bite-pattern')).toContainText('4 of 4 left.');
@@ -80,7 +93,9 @@ test('a call takes one tap and its proof another, and the record has an honest i
   page,
 }) => {
   await onDeck(page, 'off');
+  await expectLarge(page);
   await page.getByTestId('deck-day').click();
+  await expectLarge(page);
   await page.getByTestId('call-bait').click();
   await page.getByTestId('prove-refuted').click();
   await page.getByTestId('call-fish').click();

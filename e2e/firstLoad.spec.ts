@@ -34,7 +34,7 @@ test('a first visit loads little before it can be used', { tag: '@once' }, async
   expect(script).toBeLessThanOrEqual(MOST_SCRIPT);
   expect(bytes(/\.woff2$/, '')).toBeLessThanOrEqual(MOST_FONTS);
   // Charts, recordings and XML are left until they are wanted.
-  expect(asked.filter(({ file }) => /MarginChart|recording|gpx|files-/.test(file))).toEqual([]);
+  expect(asked.filter(({ file }) => /MarginChart|recording|exchange/.test(file))).toEqual([]);
 });
 
 test(

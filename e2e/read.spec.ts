@@ -73,6 +73,9 @@ test('what a user says of marks outlives a reload, an export and an import @once
   await page.getByTestId('finding-1').click();
   await page.getByTestId('agree').click();
   await expect(page.getByText('You said it is right.').first()).toBeVisible();
+  // It can be gone back to on Deck.
+  await page.getByTestId('keep-as-mark').click();
+  await expect(page.getByText('Kept as a mark. Deck shows the way back to it.')).toBeVisible();
   await page.getByTestId('finding-2').click();
   await page.getByTestId('correct').click();
   await expect(page.getByRole('dialog')).toBeVisible();

@@ -18,6 +18,8 @@ const DeckSchema = v.object({
     ),
     {},
   ),
+  /** Shallower than this the coach warns, m. */
+  shallowM: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(100)), 1.5),
   /** Lines set on the unit, each with the value it was set to: another value is not set yet. */
   ticks: v.optional(v.pipe(v.array(v.pipe(v.string(), v.maxLength(200))), v.maxLength(MOST_TICKS)), []),
 });
@@ -31,6 +33,9 @@ export function openDeckPhase(phase: Presentation): void {
   deckStore.setState({ phase });
   openPhase(phase);
 }
+
+/** Asks to be warned where the water is shallower than this, m. */
+export const warnUnder = (shallowM: number): void => deckStore.setState({ shallowM });
 
 export const turnPage = (phase: string, page: number): void =>
   deckStore.setState(({ pages }) => ({ pages: { ...pages, [phase]: page } }));

@@ -54,7 +54,7 @@ export {
 } from './days';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';
 export { keepTrack } from './trackKeeping';
-export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage } from './deck';
+export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage, warnUnder } from './deck';
 export { deletePlan, keepPlan, renamePlan, plansStore, presentPlan, takeUpPlan } from './plans';
 export { forgetScale, tellScale, timeChart } from './unit';
 export {

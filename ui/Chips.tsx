@@ -13,6 +13,8 @@ interface Props<Value extends string> {
   nowrap?: boolean;
   /** Narrower, where several lists share a row. */
   compact?: boolean;
+  /** Larger, for a wet thumb. */
+  large?: boolean;
 }
 
 /** The browser's own radio button, over all of the chip and unseen: arrows and space are its own. */
@@ -35,6 +37,7 @@ export function Chips<Value extends string>({
   onChange,
   nowrap = false,
   compact = false,
+  large = false,
 }: Props<Value>) {
   const tones = useTones();
   const name = useId();
@@ -53,6 +56,7 @@ export function Chips<Value extends string>({
             style={[
               styles.chip,
               compact && styles.compact,
+              large && styles.large,
               {
                 borderColor: chosen ? tones.water : tones.faint,
                 backgroundColor: chosen ? tones.water : 'transparent',
@@ -73,7 +77,11 @@ export function Chips<Value extends string>({
             })}
             <Text
               aria-hidden
-              style={[{ color: chosen ? tones.onWater : tones.ink }, compact && styles.small]}
+              style={[
+                { color: chosen ? tones.onWater : tones.ink },
+                compact && styles.small,
+                large && styles.largeWords,
+              ]}
             >
               {option.label}
             </Text>
@@ -88,6 +96,8 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row' },
   compact: { paddingHorizontal: 7 },
   small: { fontSize: 16 },
+  large: { minHeight: 58, minWidth: 58 },
+  largeWords: { fontSize: 20 },
   chip: {
     minHeight: TOUCH_PX,
     minWidth: TOUCH_PX,

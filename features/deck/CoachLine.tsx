@@ -8,7 +8,7 @@ import { valueNow } from '@/core/feed';
 import type { Day, DayMark } from '@/core/logbook/day';
 import { bearingTo, turnTo, type Fix } from '@/core/marks';
 import { soundSpeedOf } from '@/core/water';
-import { feedStore } from '@/stores';
+import { deckStore, feedStore } from '@/stores';
 import { Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
@@ -26,8 +26,6 @@ function referenceAhead(fix: Fix, marks: readonly DayMark[]): number | null {
   return ahead.length > 0 ? Math.min(...ahead) : null;
 }
 
-/** The alarm for shallow water until another depth is asked for, m. */
-const SHALLOW_M = 1.5;
 /** What lies within this of the bow is ahead, rad. */
 const AHEAD_RAD = 0.6;
 
@@ -59,7 +57,7 @@ export function CoachLine({ day }: { day: Day | null }) {
           supplyV: valueNow(feed, 'supplyV', nowS),
           referenceM: fix ? referenceAhead(fix, day?.marks ?? []) : null,
           offSpotM: held && fix ? distanceM(fix.place, held) : null,
-          shallowM: SHALLOW_M,
+          shallowM: deckStore.getState().shallowM,
         });
         setCoach((was) => coachNow(was, sayings, deckView.getState().muted as readonly CoachName[], nowS));
       }),

@@ -56,6 +56,7 @@ export function DayPart({ day }: { day: Day | null }) {
         Call it before you know:
       </Text>
       <Chips
+        large
         label="How sure you are"
         value={String(sure)}
         options={SURE.map((s) => ({ value: String(s), label: `${Math.round(100 * s)} % sure` }))}

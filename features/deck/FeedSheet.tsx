@@ -1,8 +1,10 @@
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { FEED_DOUBTS } from '@/core/feed';
-import { feedStore, takeFeed, type FeedSource } from '@/stores';
-import { Sheet, Text } from '@/ui';
+import { measure } from '@/core/units';
+import { deckStore, feedStore, takeFeed, warnUnder, type FeedSource } from '@/stores';
+import { NumberField, Sheet, Text } from '@/ui';
+import { useUnits } from '../units';
 import { DOUBT_WORDS } from '../words/deck';
 import { BigButton } from './BigButton';
 
@@ -28,6 +30,8 @@ export function FeedSheet({ open, onClose }: { open: boolean; onClose: () => voi
       nowS: now,
     })),
   );
+  const shallowM = useStore(deckStore, (s) => s.shallowM);
+  const depth = measure(useUnits().system, 'depth');
   const doubts = FEED_DOUBTS.filter((d) => nowS - (feed.doubts[d] ?? -Infinity) < TOLD_S);
   return (
     <Sheet title="Boat data" open={open} onClose={onClose}>
@@ -45,6 +49,15 @@ export function FeedSheet({ open, onClose }: { open: boolean; onClose: () => voi
         />
       ))}
       <Text>{SOURCES.find(([value]) => value === source)![2]}</Text>
+      <NumberField
+        label="Warn where it is shallower than"
+        value={depth.fromSi(shallowM)}
+        unit={depth.unit}
+        low={0}
+        high={depth.fromSi(100)}
+        onChange={(value) => warnUnder(depth.toSi(value))}
+        testID="shallow"
+      />
       {problem && <Text role="alert">{problem}</Text>}
       {doubts.map((doubt) => (
         <Text key={doubt}>{DOUBT_WORDS[doubt]}</Text>

@@ -75,6 +75,7 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
         testID="lure-grams"
       />
       <Chips
+        large
         label="What is about the weight"
         value={dressed ? 'dressed' : 'bare'}
         options={[

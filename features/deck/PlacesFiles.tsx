@@ -10,7 +10,7 @@ export function PlacesFiles({ day }: { day: Day | null }) {
   const [said, setSaid] = useState<string | null>(null);
   const save = async (kind: 'gpx' | 'geojson' | 'csv'): Promise<void> => {
     if (!day) return;
-    const { writeDayCsv, writeDayGeoJson, writeDayGpx } = await import('@/core/formats/dayFiles');
+    const { writeDayCsv, writeDayGeoJson, writeDayGpx } = await import('@/core/formats/exchange');
     if (kind === 'gpx') saveFile('day.gpx', writeDayGpx(day), 'application/gpx+xml');
     else if (kind === 'geojson') saveFile('day.geojson', writeDayGeoJson(day), 'application/geo+json');
     else saveFile('day.csv', writeDayCsv(day), 'text/csv');
@@ -19,7 +19,7 @@ export function PlacesFiles({ day }: { day: Day | null }) {
     const file = await chooseFile('.gpx,.geojson,.json,.csv');
     if (!file) return;
     const { LARGEST_PLACES_FILE, readGeoJson, readGpx, readPlacesCsv } =
-      await import('@/core/formats/dayFiles');
+      await import('@/core/formats/exchange');
     if (file.size > LARGEST_PLACES_FILE)
       return setSaid(
         `This file has ${Math.ceil(file.size / 1e6)} MB; ${LARGEST_PLACES_FILE / 1e6} MB is the most.`,

@@ -11,7 +11,7 @@ import {
   tickLine,
   turnPage,
 } from '@/stores';
-import { Button, Chips, Icon, Text, useTones } from '@/ui';
+import { Chips, Icon, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { PHASE_WORDS } from '../words/brief';
 import { ComplaintSheet } from '../complaints/ComplaintSheet';
@@ -95,6 +95,7 @@ export function SetupNow() {
     <View style={styles.deck}>
       <View style={styles.head}>
         <Chips
+          large
           label="Phase of the day"
           value={name}
           options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
@@ -149,10 +150,10 @@ export function SetupNow() {
       </View>
       <View style={[styles.row, count === 1 && styles.none]}>
         <View style={styles.half}>
-          <Button icon="arrow-left" label="Back" onPress={() => step(-1)} disabled={page === 0} />
+          <BigButton icon="arrow-left" label="Back" onPress={() => step(-1)} disabled={page === 0} />
         </View>
         <View style={styles.half}>
-          <Button
+          <BigButton
             tone="main"
             icon="arrow-right"
             label="Next"
@@ -164,14 +165,10 @@ export function SetupNow() {
       </View>
       <View style={styles.row}>
         {at > 0 && (
-          <Button
-            tone="quiet"
-            label={all ? 'Show changes only' : 'Show all lines'}
-            onPress={() => setAll(!all)}
-          />
+          <BigButton label={all ? 'Show changes only' : 'Show all lines'} onPress={() => setAll(!all)} />
         )}
-        <Button tone="quiet" label="What is wrong?" onPress={() => setWrong(true)} testID="deck-wrong" />
-        <Button tone="quiet" label="Clear ticks" onPress={clearTicks} disabled={ticks.length === 0} />
+        <BigButton label="What is wrong?" onPress={() => setWrong(true)} testID="deck-wrong" />
+        <BigButton label="Clear ticks" onPress={clearTicks} disabled={ticks.length === 0} />
       </View>
       <ComplaintSheet
         open={wrong}

@@ -103,6 +103,7 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
       </View>
       <Text style={styles.words}>Of the next one:</Text>
       <Chips
+        large
         label="Side of the buoy"
         value={side}
         options={[
@@ -112,6 +113,7 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
         onChange={setSide}
       />
       <Chips
+        large
         label="Depth of the lure"
         value={depthM === null ? 'none' : String(depthM)}
         options={[

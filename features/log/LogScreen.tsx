@@ -18,7 +18,7 @@ const today = (): string => new Date().toISOString().slice(0, 10);
 const entriesWords = (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'}`;
 
 async function exportMarks(entries: readonly Entry[]): Promise<void> {
-  const { writeGpx } = await import('@/core/formats/gpx');
+  const { writeGpx } = await import('@/core/formats/exchange');
   saveFile(`nimble-echo-marks-${today()}.gpx`, writeGpx(entries), 'application/gpx+xml');
 }
 

@@ -11,6 +11,7 @@ import { correctionWords } from '../words/called';
 import { besideWords } from '../words/together';
 import { crossingSeen } from './crossing';
 import { CrossingSketch } from './CrossingSketch';
+import { hasPlaces, keepAsMark } from './keepAsMark';
 import { closer } from './readStore';
 import type { Truth } from './useTruth';
 import {
@@ -152,6 +153,15 @@ function Evidence({ finding, reading, said, onSay, onTakeBack, onCorrect }: Prop
             />
             <Button label="It is not" onPress={onCorrect} testID="correct" />
           </>
+        )}
+        {hasPlaces() && (
+          <Button
+            tone="quiet"
+            label="Keep as a mark"
+            spoken="Keep this as a mark that Deck finds the way back to"
+            onPress={() => keepAsMark(finding, reading)}
+            testID="keep-as-mark"
+          />
         )}
         <Button tone="quiet" label="Look closer" onPress={() => closer(1, finding)} />
         {!numbers && <Button tone="quiet" label="Numbers" onPress={() => setNumbers(true)} />}

@@ -40,11 +40,11 @@ export function TakeAway({ reading, corrections, picture }: Props) {
     };
   };
   const saveTable = async (): Promise<void> => {
-    const { findingsCsv } = await import('@/core/formats/findingsFile');
+    const { findingsCsv } = await import('@/core/formats/exchange');
     saveFile('findings.csv', findingsCsv(findings()), 'text/csv');
   };
   const savePlaces = async (): Promise<void> => {
-    const { findingsGeoJson } = await import('@/core/formats/findingsFile');
+    const { findingsGeoJson } = await import('@/core/formats/exchange');
     saveFile('findings.geojson', findingsGeoJson(findings()), 'application/geo+json');
   };
   const savePicture = async (): Promise<void> => {
