@@ -1,4 +1,4 @@
-import { RecordingProblem } from '@/core/formats/recordingFile';
+import { RecordingProblem } from '@/core/formats/readRecordingFile';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';

@@ -4,8 +4,8 @@ import {
   DAMAGED,
   readRecordingFile,
   RecordingProblem,
-  writeRecordingFile,
-} from '@/core/formats/recordingFile';
+} from '@/core/formats/readRecordingFile';
+import { writeRecordingFile } from '@/core/formats/writeRecordingFile';
 import { mkdtempSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';

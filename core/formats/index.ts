@@ -1,4 +1,4 @@
-// Left out, since they bring large libraries: ./exchange and ./recordingFile, imported where they are needed.
+// Left out, since they bring large libraries: ./exchange, ./readRecordingFile and ./writeRecordingFile, imported where they are needed.
 export {
   ENTRY_FORMAT,
   LARGEST_LOG_FILE,

@@ -94,18 +94,20 @@ export function SetupNow() {
   return (
     <View style={styles.deck}>
       <View style={styles.head}>
-        <Chips
-          large
-          label="Phase of the day"
-          value={name}
-          options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
-          onChange={(to) =>
-            whenSteered(speedMps, () => {
-              openDeckPhase(to);
-              noteDayPhase(to, source === 'simulated');
-            })
-          }
-        />
+        <View style={styles.phases}>
+          <Chips
+            large
+            label="Phase of the day"
+            value={name}
+            options={phases.map((p) => ({ value: p.presentation, label: PHASE_WORDS[p.presentation] }))}
+            onChange={(to) =>
+              whenSteered(speedMps, () => {
+                openDeckPhase(to);
+                noteDayPhase(to, source === 'simulated');
+              })
+            }
+          />
+        </View>
         {offered && offered !== name && (
           <BigButton
             tone="main"
@@ -184,7 +186,15 @@ const styles = StyleSheet.create({
     flex: 1,
     gap: 4,
   },
-  head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 8 },
+  // Narrower than its chips it lets them wrap.
+  phases: { flexShrink: 1 },
+  head: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'space-between',
+    alignItems: 'center',
+    gap: 8,
+  },
   // A swipe over words is no selection of them.
   page: { flex: 1, minHeight: 300, userSelect: 'none' },
   line: { flex: 1, maxHeight: 130, borderTopWidth: 1, flexDirection: 'row', alignItems: 'center', gap: 12 },

@@ -5,7 +5,7 @@ import {
   LARGEST_RECORDING_FILE,
   readRecordingFile,
   RecordingProblem,
-} from '@/core/formats/recordingFile';
+} from '@/core/formats/readRecordingFile';
 import type { OpenRecordingTask } from '../protocol';
 import { Refused, type Answer } from './answer';
 

@@ -1,5 +1,5 @@
 import { File as H5File, FS, ready } from 'h5wasm';
-import { writeRecordingFile } from '@/core/formats/recordingFile';
+import { writeRecordingFile } from '@/core/formats/writeRecordingFile';
 import type { WriteRecordingTask } from '../protocol';
 import type { Answer } from './answer';
 
