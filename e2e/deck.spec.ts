@@ -158,7 +158,7 @@ test('the boat’s network comes through the server; its track, chart and files 
   await page.getByTestId('mark-cover').click();
   await expect.poll(async () => (await keptDay(page))?.track.length, { timeout: 40_000 }).toBeGreaterThan(2);
   await page.getByTestId('deck-map').first().click();
-  await expect(page.getByRole('img', { name: /Chart of .* 1 marks/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /Chart of .* 1 mark,/ })).toBeVisible();
   await expectAccessible(page);
   const saved = async (kind: string): Promise<string> => {
     const [file] = await Promise.all([
@@ -176,7 +176,7 @@ test('the boat’s network comes through the server; its track, chart and files 
     page.getByTestId('open-places').click(),
   ]);
   await chooser.setFiles({ name: 'day.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(gpx) });
-  await expect(page.getByTestId('places-said')).toContainText('1 marks and');
+  await expect(page.getByTestId('places-said')).toContainText('1 mark and');
   const [again] = await Promise.all([
     page.waitForEvent('filechooser'),
     page.getByTestId('open-places').click(),

@@ -123,7 +123,7 @@ export function addPlaces(marks: readonly Omit<DayMark, 'id'>[], track: readonly
   );
   const { openId } = dayStore.getState();
   const came = new Set(track);
-  notify(`${named.length} marks added to this day.`, () =>
+  notify(`${named.length} ${named.length === 1 ? 'mark' : 'marks'} added to this day.`, () =>
     changeKept(openId ?? '', (day) => ({
       ...day,
       marks: day.marks.filter((m) => !ids.has(m.id)),

@@ -35,7 +35,7 @@ export function sinkSpeed(tackle: Tackle): number {
 
 /**
  * How far aft a lure hangs at a depth while the water passes at a speed, and the line out for it, m: the line's shape piece by piece from the
- * lure up, each piece dragged across its length.
+ * lure up, each piece dragged across its length. Depth in m, speed of the water past the boat in m/s.
  */
 export function hangingLure(
   tackle: Tackle,

@@ -1,7 +1,8 @@
-import { XMLBuilder, XMLParser } from 'fast-xml-parser';
+import { XMLParser } from 'fast-xml-parser';
 import Papa from 'papaparse';
 import * as v from 'valibot';
 import { MARK_KINDS, type Day, type DayMark, type TrackPoint } from '@/core/logbook/day';
+import { clean, gpxPlace, gpxText } from './gpxText';
 import { accepted, refused, type Result } from './result';
 
 /** Largest file of places that is opened, bytes, and most points of it. */
@@ -9,47 +10,30 @@ export const LARGEST_PLACES_FILE = 20e6;
 const MOST_POINTS = 20_000;
 const NOT_NAVIGATION = 'Not for navigation.';
 
-/** Characters XML 1.0 cannot hold. */
-const NOT_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g;
-const clean = (text: string): string => text.replace(NOT_XML, '');
-
 const about = (day: Day): string =>
   `${day.simulated ? 'Simulated: made places of an invented lake. ' : ''}${NOT_NAVIGATION}`;
 
 /** A day's marks as waypoints and its way as a track, GPX 1.1 (Topografix schema). */
-export function writeDayGpx(day: Day): string {
-  const place = ({ latitudeDeg, longitudeDeg }: { latitudeDeg: number; longitudeDeg: number }) => ({
-    '@_lat': latitudeDeg.toFixed(7),
-    '@_lon': longitudeDeg.toFixed(7),
+export const writeDayGpx = (day: Day): string =>
+  gpxText({
+    metadata: { name: clean(day.name), desc: about(day) },
+    wpt: day.marks.map((mark) => ({
+      ...gpxPlace(mark),
+      time: mark.at,
+      name: clean(`${mark.kind}${mark.depthM === null ? '' : ` at ${mark.depthM.toFixed(1)} m`}`),
+      cmt: clean(mark.note),
+      desc: `Within ${mark.errorM.toFixed(0)} m. ${about(day)}`,
+      type: mark.kind,
+    })),
+    ...(day.track.length > 0
+      ? {
+          trk: {
+            name: clean(day.name),
+            trkseg: { trkpt: day.track.map((p) => ({ ...gpxPlace(p), time: p.at })) },
+          },
+        }
+      : {}),
   });
-  return new XMLBuilder({ ignoreAttributes: false, format: true, suppressEmptyNode: true }).build({
-    '?xml': { '@_version': '1.0', '@_encoding': 'UTF-8' },
-    gpx: {
-      '@_version': '1.1',
-      '@_creator': 'Nimble Echo',
-      '@_xmlns': 'http://www.topografix.com/GPX/1/1',
-      '@_xmlns:xsi': 'http://www.w3.org/2001/XMLSchema-instance',
-      '@_xsi:schemaLocation': 'http://www.topografix.com/GPX/1/1 http://www.topografix.com/GPX/1/1/gpx.xsd',
-      metadata: { name: clean(day.name), desc: about(day) },
-      wpt: day.marks.map((mark) => ({
-        ...place(mark),
-        time: mark.at,
-        name: clean(`${mark.kind}${mark.depthM === null ? '' : ` at ${mark.depthM.toFixed(1)} m`}`),
-        cmt: clean(mark.note),
-        desc: `Within ${mark.errorM.toFixed(0)} m. ${about(day)}`,
-        type: mark.kind,
-      })),
-      ...(day.track.length > 0
-        ? {
-            trk: {
-              name: clean(day.name),
-              trkseg: { trkpt: day.track.map((p) => ({ ...place(p), time: p.at })) },
-            },
-          }
-        : {}),
-    },
-  });
-}
 
 /** The same as GeoJSON (RFC 7946), with all that is known of each mark. */
 export function writeDayGeoJson(day: Day): string {

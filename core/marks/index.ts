@@ -1,6 +1,5 @@
 export { bearingTo, placeOnBoat, turnTo, turned } from './bearing';
 export {
-  carried,
   fixAt,
   MARK_CAUSES,
   placeOfMark,

@@ -1,4 +1,4 @@
-import { placeFrom, type Position } from '@/core/maths';
+import type { Position } from '@/core/maths';
 import type { BoatPlace } from '@/core/rig';
 import { placeOnBoat } from './bearing';
 
@@ -89,7 +89,3 @@ export function placeOfMark(
     cause,
   };
 }
-
-/** A place that has moved with a current for some time. */
-export const carried = (place: Position, eastMps: number, northMps: number, forS: number): Position =>
-  placeFrom(place, eastMps * forS, northMps * forS);

@@ -4,7 +4,7 @@ import { useStore } from 'zustand';
 import { distanceM } from '@/core/maths';
 import { waterOf } from '@/core/advice';
 import { coachNow, coachSayings, SILENT_COACH, type Coach, type CoachName } from '@/core/advice/coach';
-import { valueNow } from '@/core/feed';
+import { placeNow, valueNow } from '@/core/feed';
 import type { Day, DayMark } from '@/core/logbook/day';
 import { bearingTo, turnTo, type Fix } from '@/core/marks';
 import { soundSpeedOf } from '@/core/water';
@@ -43,7 +43,8 @@ export function CoachLine({ day }: { day: Day | null }) {
         if (nowS === before.nowS && feed === before.feed) return;
         if (source === 'off') return setCoach(SILENT_COACH);
         const held = day?.marks.find((m) => m.id === holdId);
-        const fix = fixes[fixes.length - 1];
+        // A place that is gone warns of nothing.
+        const fix = placeNow(feed, nowS) ? fixes[fixes.length - 1] : undefined;
         const sayings = coachSayings({
           settings: setup.settings,
           face: setup.prediction.face,

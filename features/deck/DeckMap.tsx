@@ -132,7 +132,7 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
           { maxHeight: MAP_SHARE * height, borderColor: tones.rule, backgroundColor: tones.page },
         ]}
         role="img"
-        aria-label={`Chart of ${show('depth', spanM, 0)} across: ${marks.length} marks, ${lines.size} depth contours`}
+        aria-label={`Chart of ${show('depth', spanM, 0)} across: ${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}, ${lines.size} depth contours`}
         testID="deck-map"
       >
         <Svg width="100%" height="100%" viewBox="-50 -50 100 100">

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { MARK_KINDS, type MarkKind } from '@/core/logbook/day';
 import { screenOf } from '@/core/rig';
-import { feedStore, keepMark } from '@/stores';
+import { feedStore, keepMark, notify } from '@/stores';
 import { Sheet, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { clock, useUnits } from '../units';
@@ -40,7 +40,10 @@ export function MarkSheet({ openedS, onClose }: Props) {
     const boat = boatOf(source, feed, fixes, nowS);
     const lagS = agoS + Math.max(0, nowS - (openedS ?? nowS));
     const placed = placedNow(boat, fixes, rig, setup.prediction.face, lagS);
-    if (!placed) return;
+    if (!placed) {
+      notify('The boat’s place is not known now, so nothing was marked. Look at its data.');
+      return close();
+    }
     keepMark(
       {
         atS: nowS - lagS,

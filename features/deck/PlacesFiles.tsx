@@ -31,7 +31,7 @@ export function PlacesFiles({ day }: { day: Day | null }) {
     const { marks, track, leftOut } = places.value;
     addPlaces(marks, track);
     setSaid(
-      `${marks.length} marks and ${track.length} points of track taken in.${leftOut > 0 ? ` ${leftOut} points were not on the earth and are left out.` : ''}`,
+      `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'} and ${track.length} points of track taken in.${leftOut > 0 ? ` ${leftOut} points were not on the earth and are left out.` : ''}`,
     );
   };
   return (
