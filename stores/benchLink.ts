@@ -1,44 +1,10 @@
 import { accepted, openText, problemOf, refused, writeText, type Result } from '@/core/formats';
+import { MOST_UNPACKED, packed, unpacked } from './packedText';
 import { PASS, passStore, type KeptPass } from './pass';
 
 /** Longest link that other apps pass on whole, characters. */
 export const LONGEST_LINK = 2000;
-/** Most text a link may unpack to, bytes: a bench is a few thousand. */
-const MOST_UNPACKED = 100_000;
 const MARK = '#bench=';
-
-const toBase64 = (bytes: Uint8Array): string =>
-  btoa(String.fromCharCode(...bytes))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replace(/=+$/, '');
-
-const fromBase64 = (text: string): Uint8Array<ArrayBuffer> =>
-  Uint8Array.from(atob(text.replaceAll('-', '+').replaceAll('_', '/')), (c) => c.charCodeAt(0));
-
-async function packed(text: string): Promise<string> {
-  const stream = new Blob([text]).stream().pipeThrough(new CompressionStream('deflate-raw'));
-  return toBase64(new Uint8Array(await new Response(stream).arrayBuffer()));
-}
-
-/** Unpacks so far and no farther: a small link can hold a very long text. */
-async function unpacked(text: string): Promise<string | null> {
-  const stream = new Blob([fromBase64(text)]).stream().pipeThrough(new DecompressionStream('deflate-raw'));
-  const reader = stream.getReader();
-  const decoder = new TextDecoder();
-  let out = '';
-  let bytes = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) return out + decoder.decode();
-    bytes += value.length;
-    if (bytes > MOST_UNPACKED) {
-      await reader.cancel();
-      return null;
-    }
-    out += decoder.decode(value, { stream: true });
-  }
-}
 
 /** The bench as a file's text. */
 export const benchText = (): string => writeText(PASS.format, PASS.pick(passStore.getState()), 1);

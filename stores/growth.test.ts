@@ -8,6 +8,7 @@ import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
 import { PLAN } from './plan';
 import { PREFERENCES } from './preferences';
+import { SITTING_FORMAT } from './training';
 import { SCREENS } from './screenCalibrations';
 
 /** Whole documents as versions of this app left them on a device; none may be taken away. */
@@ -24,6 +25,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['screens-first.json', SCREENS.format as Format<unknown>],
   ['deck-shallow.json', DECK.format as Format<unknown>],
   ['day-first.json', DAY_FORMAT as Format<unknown>],
+  ['sitting-first.json', SITTING_FORMAT as Format<unknown>],
 ];
 
 it.each(KEPT)('%s opens with nothing lost', (file, format) => {

@@ -52,6 +52,8 @@ export {
   takeDemoDay,
   renameDay,
 } from './days';
+export { keepSitting, trainingStore } from './training';
+export { drillLink, drillText, readDrillLink, readDrillText } from './drillSet';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';
 export { keepTrack } from './trackKeeping';
 export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage, warnUnder } from './deck';

@@ -4,6 +4,7 @@ import { CORRECTIONS } from './corrections';
 import { dropAside, listAside, setAside, type Aside } from './keeping/aside';
 import { DAYS } from './days';
 import { DECK } from './deck';
+import { SITTINGS } from './training';
 import type { KeptDocument } from './keeping/document';
 import { appKeeper } from './keeping/keeper';
 import { oldItems } from './keeping/splitOld';
@@ -32,6 +33,7 @@ const COLLECTIONS = [
   CORRECTIONS,
   SCREENS,
   DAYS,
+  SITTINGS,
 ] as unknown as AnyCollection[];
 const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
@@ -46,6 +48,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['corrections', 'Corrections'],
   ['screens', 'Screen calibration'],
   ['days', 'Day'],
+  ['training', 'Drill'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

@@ -19,6 +19,7 @@ import { PLAN, planStore } from './plan';
 import { PLANS } from './plans';
 import { PREFERENCES } from './preferences';
 import { SCREENS } from './screenCalibrations';
+import { SITTINGS } from './training';
 
 /** Whether what is needed to begin has been read, or cannot be. */
 export const loadedStore = createStore<{ loaded: boolean }>(() => ({ loaded: false }));
@@ -110,6 +111,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
   await CORRECTIONS.load();
   await SCREENS.load();
   await DAYS.load();
+  await SITTINGS.load();
 }
 
 let going: Promise<void> | null = null;

@@ -1,3 +1,4 @@
+export { BIG_PX, BigButton } from './BigButton';
 export { Button, IconButton } from './Button';
 export { Icon, type IconName } from './Icon';
 export { Chips } from './Chips';

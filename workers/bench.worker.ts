@@ -4,6 +4,7 @@ import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
 import { automaticMarks, cutaway, score } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
+import { drillRound, drillTurn } from './tasks/drill';
 import { miniature } from './tasks/miniature';
 import { holdRecording, passFor } from './tasks/passes';
 import { openLog } from './tasks/openLog';
@@ -58,6 +59,10 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return holdRecording(task);
     case 'scenes':
       return { result: { kind: 'scenes', scenes: sceneList() } };
+    case 'drill-round':
+      return drillRound(task);
+    case 'drill-turn':
+      return drillTurn(task);
     case 'open-log':
       tell('opening');
       return openLog(task);

@@ -15,6 +15,7 @@ import type { Recording } from '@/core/recording';
 import type { Face, Rig } from '@/core/rig';
 import type { PixelImage, ScreenCalibration } from '@/core/screenPicture';
 import type { Topic } from '@/core/scene/library/topics';
+import type { Round, RoundSpec, Trained } from '@/core/training/drill';
 
 /** What a pass is, apart from its pings. */
 export interface PassFacts {
@@ -178,6 +179,21 @@ export interface DiagnoseTask {
   settings: Settings;
 }
 
+/** Makes a round of a drill; `null` comes back where this boat on this day cannot have it. */
+export interface DrillRoundTask {
+  kind: 'drill-round';
+  spec: RoundSpec;
+  trained: Trained;
+}
+
+/** Draws a round with dials turned. */
+export interface DrillTurnTask {
+  kind: 'drill-turn';
+  spec: RoundSpec;
+  trained: Trained;
+  settings: Settings;
+}
+
 /** Opens a log file: every entry checked, and given back as text. */
 export interface OpenLogTask {
   kind: 'open-log';
@@ -202,6 +218,8 @@ export type Task =
   | WriteRecordingTask
   | ScreenPictureTask
   | DiagnoseTask
+  | DrillRoundTask
+  | DrillTurnTask
   | OpenLogTask;
 
 export interface DrawResult {
@@ -310,6 +328,18 @@ export interface DiagnoseResult {
   symptoms: readonly Symptom[];
 }
 
+export interface DrillRoundResult {
+  kind: 'drill-round';
+  round: Round | null;
+}
+
+export interface DrillTurnResult {
+  kind: 'drill-turn';
+  picture: Picture;
+  /** What the eye makes of it, 0…1. */
+  score: number;
+}
+
 /** Entries as JSON in UTF-8, one after the other: entry k runs from offsets[k] to offsets[k + 1]. */
 export interface OpenLogResult {
   kind: 'open-log';
@@ -335,6 +365,8 @@ export type Result =
   | WriteRecordingResult
   | ScreenPictureResult
   | DiagnoseResult
+  | DrillRoundResult
+  | DrillTurnResult
   | OpenLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
 

@@ -50,6 +50,8 @@ export type Bite = v.InferOutput<typeof BiteSchema>;
 
 /** What a mark may be called. */
 export const CALLS = ['fish', 'bait', 'weed', 'cover', 'hard-bed', 'nothing'] as const;
+/** How sure one may say to be, on the water and in training, 0…1. */
+export const SURENESS = [0.6, 0.8, 0.95] as const;
 /** How a call came out: caught, seen on a camera, or not so; or only borne out by the other picture. */
 export const PROOFS = ['caught', 'camera', 'refuted', 'supported'] as const;
 

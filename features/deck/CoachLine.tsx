@@ -9,11 +9,10 @@ import type { Day, DayMark } from '@/core/logbook/day';
 import { bearingTo, turnTo, type Fix } from '@/core/marks';
 import { soundSpeedOf } from '@/core/water';
 import { deckStore, feedStore } from '@/stores';
-import { Text, useTones } from '@/ui';
+import { BigButton, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
 import { coachWords } from '../words/deck';
-import { BigButton } from './BigButton';
 import { deckView } from './deckView';
 
 /** Nearest reference before the bow, m. */

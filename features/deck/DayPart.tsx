@@ -2,15 +2,11 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
-import { CALLS, PROOFS, type Call, type Day } from '@/core/logbook/day';
+import { CALLS, PROOFS, SURENESS, type Call, type Day } from '@/core/logbook/day';
 import { wilson } from '@/core/maths';
 import { dayStore, deleteDay, feedStore, keepCall, noteDay, openDay, proveCall, renameDay } from '@/stores';
-import { Chips, EmptyState, Text, useTones } from '@/ui';
+import { BigButton, Chips, EmptyState, Text, useTones } from '@/ui';
 import { CALL_WORDS, PROOF_WORDS } from '../words/deck';
-import { BigButton } from './BigButton';
-
-/** How sure a call may be, as a share. */
-const SURE = [0.6, 0.8, 0.95] as const;
 
 /** Calls that came out, right and wrong; what is only supported counts for neither. */
 function outcome(calls: readonly Call[]): { right: number; of: number } {
@@ -46,7 +42,7 @@ function CallRow({ call, dayId }: { call: Call; dayId: string }) {
 /** What was called and how it came out, the day's name and note, and the days before. */
 export function DayPart({ day }: { day: Day | null }) {
   const days = useStore(dayStore, (s) => s.days);
-  const [sure, setSure] = useState<(typeof SURE)[number]>(0.8);
+  const [sure, setSure] = useState<(typeof SURENESS)[number]>(0.8);
   const calls = day?.calls ?? [];
   const { right, of } = outcome(calls);
   const [low, high] = wilson(right, of);
@@ -59,8 +55,8 @@ export function DayPart({ day }: { day: Day | null }) {
         large
         label="How sure you are"
         value={String(sure)}
-        options={SURE.map((s) => ({ value: String(s), label: `${Math.round(100 * s)} % sure` }))}
-        onChange={(value) => setSure(SURE.find((s) => String(s) === value)!)}
+        options={SURENESS.map((s) => ({ value: String(s), label: `${Math.round(100 * s)} % sure` }))}
+        onChange={(value) => setSure(SURENESS.find((s) => String(s) === value)!)}
       />
       <View style={styles.row}>
         {CALLS.map((what) => (

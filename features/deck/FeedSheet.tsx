@@ -3,10 +3,9 @@ import { useShallow } from 'zustand/react/shallow';
 import { FEED_DOUBTS } from '@/core/feed';
 import { measure } from '@/core/units';
 import { deckStore, feedStore, takeFeed, warnUnder, type FeedSource } from '@/stores';
-import { NumberField, Sheet, Text } from '@/ui';
+import { BigButton, NumberField, Sheet, Text } from '@/ui';
 import { useUnits } from '../units';
 import { DOUBT_WORDS } from '../words/deck';
-import { BigButton } from './BigButton';
 
 const SOURCES: readonly [FeedSource, label: string, about: string][] = [
   ['device', 'This device', 'Position and speed from the sensor in it.'],

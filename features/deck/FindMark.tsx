@@ -5,11 +5,10 @@ import { giveUpAt, offSpot, schoolDrift, wayBack, type SchoolDrift } from '@/cor
 import type { Day, DayMark } from '@/core/logbook/day';
 import { measure } from '@/core/units';
 import { deleteMark, joinSchool, setMarkHeight } from '@/stores';
-import { EmptyState, NumberField, Text, useTones } from '@/ui';
+import { BigButton, EmptyState, NumberField, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { clock, useUnits, type Units } from '../units';
 import { CAUSE_WORDS, degreesWords, driftWords, MARK_WORDS, pointWords } from '../words/deck';
-import { BigButton } from './BigButton';
 import { deckView } from './deckView';
 import { faceFromAntenna } from './marking';
 import { ReverseCount } from './ReverseCount';

@@ -3,11 +3,10 @@ import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
 import { MARK_KINDS, type MarkKind } from '@/core/logbook/day';
 import { screenOf } from '@/core/rig';
 import { feedStore, keepMark, notify } from '@/stores';
-import { Sheet, Text, useTones } from '@/ui';
+import { BigButton, Sheet, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { clock, useUnits } from '../units';
 import { CAUSE_WORDS, MARK_WORDS } from '../words/deck';
-import { BigButton } from './BigButton';
 import { placedNow } from './marking';
 import { boatOf } from './useBoatNow';
 

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Day } from '@/core/logbook/day';
 import { addPlaces } from '@/stores';
-import { chooseFile, saveFile, Text } from '@/ui';
-import { BigButton } from './BigButton';
+import { BigButton, chooseFile, saveFile, Text } from '@/ui';
 
 /** Marks and tracks out and in, in open kinds of file. */
 export function PlacesFiles({ day }: { day: Day | null }) {

@@ -6,10 +6,9 @@ import { lureDepth } from '@/core/advice/lureOnLine';
 import { reverseOnto, USUAL_RUN_ON_S } from '@/core/marks';
 import { footprintWidth, placeFromFace } from '@/core/rig';
 import { planStore } from '@/stores';
-import { Text } from '@/ui';
+import { BigButton, Text } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
-import { BigButton } from './BigButton';
 import type { BoatNow } from './useBoatNow';
 import { useRunOn } from './useRunOn';
 

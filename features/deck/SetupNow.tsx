@@ -11,7 +11,7 @@ import {
   tickLine,
   turnPage,
 } from '@/stores';
-import { Chips, Icon, Text, useTones } from '@/ui';
+import { BigButton, Chips, Icon, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { PHASE_WORDS } from '../words/brief';
 import { ComplaintSheet } from '../complaints/ComplaintSheet';
@@ -19,7 +19,6 @@ import { ComplaintWords } from '../complaints/ComplaintWords';
 import { useOwnUnit, usePlan } from '../plan/usePlan';
 import { deckPages, type DeckLine } from './deckPages';
 import { whenSteered } from './deckView';
-import { BigButton } from './BigButton';
 import { useBoatNow } from './useBoatNow';
 import { useOfferedPhase } from './useOfferedPhase';
 

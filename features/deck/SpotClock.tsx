@@ -5,11 +5,10 @@ import { useStore } from 'zustand';
 import { bitePattern } from '@/core/logbook/bitePattern';
 import { ANSWERS, SIDES, type Bite, type Day } from '@/core/logbook/day';
 import { feedStore, keepBite, planStore } from '@/stores';
-import { Chips, Text } from '@/ui';
+import { BigButton, Chips, Text } from '@/ui';
 import { beep } from '@/ui/beep';
 import { clock, useUnits } from '../units';
 import { ANSWER_WORDS, patternWords, SIDE_WORDS } from '../words/deck';
-import { BigButton } from './BigButton';
 import { deckView } from './deckView';
 
 /** A spot gets so long from its last bite, s. */

@@ -49,6 +49,14 @@ export function MenuSheet({ open, onClose, onKept }: Props) {
         ]}
       />
       <Button
+        label="Train your eye"
+        onPress={() => {
+          onClose();
+          router.push('/train');
+        }}
+        testID="go-train"
+      />
+      <Button
         label="Check your eyes in this light"
         onPress={() => {
           onClose();

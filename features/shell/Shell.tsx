@@ -23,6 +23,12 @@ const PLACES = [
   { href: '/log', label: 'Log', icon: 'bookmark-multiple-outline' },
 ] as const satisfies readonly { href: string; label: string; icon: IconName }[];
 
+/** What is not of a day on the water, in the header. */
+const ASIDE = [
+  { href: '/train', label: 'Train', icon: 'target' },
+  { href: '/boat', label: 'Boat', icon: 'sail-boat' },
+] as const satisfies readonly { href: string; label: string; icon: IconName }[];
+
 function Places({ wide }: { wide: boolean }) {
   const tones = useTones();
   const path = usePathname();
@@ -81,14 +87,20 @@ export function Shell({ children }: { children: ReactNode }) {
       <View role="banner" style={[styles.header, { borderBottomColor: tones.rule }]}>
         <Text bold>Nimble Echo</Text>
         <View style={styles.headerActions}>
-          <Link href="/boat" aria-label="Boat" aria-current={path === '/boat' ? 'page' : undefined}>
-            <View style={styles.headerLink}>
-              <Icon name="sail-boat" colour={path === '/boat' ? tones.buoy : tones.ink} />
-              <Text kind="small" style={{ color: path === '/boat' ? tones.buoy : tones.ink }}>
-                Boat
-              </Text>
-            </View>
-          </Link>
+          {ASIDE.map(({ href, label, icon }) => {
+            const here = path === href;
+            const colour = here ? tones.buoy : tones.ink;
+            return (
+              <Link key={href} href={href} aria-label={label} aria-current={here ? 'page' : undefined}>
+                <View style={styles.headerLink}>
+                  <Icon name={icon} colour={colour} />
+                  <Text kind="small" style={{ color: colour }}>
+                    {label}
+                  </Text>
+                </View>
+              </Link>
+            );
+          })}
           <IconButton
             icon="dots-horizontal"
             label="Units, light and help"

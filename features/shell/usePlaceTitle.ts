@@ -11,6 +11,7 @@ const TITLES: Record<string, string> = {
   '/deck': 'Deck card',
   '/sheet': 'Sheet to print',
   '/eyes': 'Eye check',
+  '/train': 'Train',
   '/screen': 'Your screen',
 };
 

@@ -1,22 +1,12 @@
 import { View, StyleSheet } from 'react-native';
 import { notify, openBench, readBenchText, benchLink, benchText } from '@/stores';
 import { Button, chooseFile, saveFile, Text } from '@/ui';
+import { shareLink } from '../shareLink';
 
-/** Gives the link to the system's share sheet, or, where there is none, to the clipboard. */
 async function share(): Promise<void> {
   const link = await benchLink(`${location.origin}/tune`);
   if (!link.ok) return notify(link.problem);
-  try {
-    if (typeof navigator.share === 'function') await navigator.share({ title: 'Bench', url: link.value });
-    else {
-      await navigator.clipboard.writeText(link.value);
-      notify('The link is copied. Paste it into a message.');
-    }
-  } catch (error) {
-    // Closing the share sheet is no failure.
-    if (!(error instanceof DOMException && error.name === 'AbortError'))
-      notify('This browser lets no link out. Save the bench as a file instead.');
-  }
+  await shareLink('Bench', link.value, 'Save the bench as a file instead.');
 }
 
 /** The bench on another device: as a link, or as a file. */

@@ -1,8 +1,10 @@
 import { Pressable, StyleSheet } from 'react-native';
-import { Icon, Text, useTones, type IconName } from '@/ui';
+import { Icon, type IconName } from './Icon';
+import { Text } from './Text';
+import { useTones } from './theme';
 
-/** Least size of what is pressed on deck, px: a wet thumb on a moving boat. */
-export const DECK_PX = 56;
+/** Least size of what is pressed in a hurry, px: a wet thumb on a moving boat. */
+export const BIG_PX = 56;
 
 interface Props {
   label: string;
@@ -44,7 +46,7 @@ export function BigButton({ label, onPress, icon, tone = 'plain', disabled = fal
 
 const styles = StyleSheet.create({
   button: {
-    minHeight: DECK_PX,
+    minHeight: BIG_PX,
     flexGrow: 1,
     paddingHorizontal: 12,
     borderRadius: 4,
