@@ -1,5 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { readBackup } from '@/core/formats/backupFile';
 
 /** Opens a place and waits until it shows. */
 export async function open(page: Page, path: string): Promise<void> {
@@ -67,6 +69,13 @@ export function watchErrors(page: Page): string[] {
     if (message.type() === 'error') errors.push(message.text());
   });
   return errors;
+}
+
+/** What is in a backup that was saved, by key. */
+export function backupTexts(path: string): Record<string, string> {
+  const opened = readBackup(readFileSync(path));
+  if (!opened.ok) throw new Error(opened.problem);
+  return opened.value.texts;
 }
 
 /** All that is kept on the device, as it lies there. */

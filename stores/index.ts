@@ -53,6 +53,7 @@ export {
   renameDay,
 } from './days';
 export { keepSitting, trainingStore } from './training';
+export { restoreBackup, type Restored } from './backup';
 export { drillLink, drillText, readDrillLink, readDrillText } from './drillSet';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';
 export { keepTrack } from './trackKeeping';
@@ -108,7 +109,7 @@ export { newId } from './newId';
 export {
   asideName,
   bringBack,
-  everythingAsText,
+  everythingKept,
   forgetAside,
   retryKeeping,
   setAsideThings,

@@ -24,8 +24,10 @@ interface AnyCollection {
   prefix: string;
   format: typeof LOG.format;
   put: (items: never[]) => Promise<unknown>;
+  putMany: (items: never[]) => Promise<'kept' | 'held'>;
 }
-const COLLECTIONS = [
+/** All that is kept one by one, and all that is kept whole. */
+export const COLLECTIONS = [
   LOG,
   PLANS,
   BOATS,
@@ -35,7 +37,7 @@ const COLLECTIONS = [
   DAYS,
   SITTINGS,
 ] as unknown as AnyCollection[];
-const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
+export const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
 /** What was set aside is called, by where it lay. */
 const NAMES: readonly [prefix: string, name: string][] = [
@@ -99,8 +101,11 @@ export async function bringBack(aside: Aside): Promise<Result> {
   return DONE;
 }
 
-/** Everything on this device as one file's text: each key with its text as it stands, what is not written yet included. */
-export async function everythingAsText(): Promise<string> {
+/** Whether a key is of a list that older versions kept whole. */
+export const isOldList = (key: string): boolean => OLD_LISTS.some((list) => list.key === key);
+
+/** Everything on this device: each key with its text as it stands, what is not written yet included. */
+export async function everythingKept(): Promise<Record<string, string>> {
   const { storage, writer } = appKeeper();
   const data: Record<string, string> = {};
   try {
@@ -115,7 +120,7 @@ export async function everythingAsText(): Promise<string> {
     if (typeof text === 'string') data[key] = text;
     else delete data[key];
   }
-  return JSON.stringify({ format: 'nimble-echo-everything', version: 1, data }, null, 1);
+  return data;
 }
 
 /** Tries again to read what is kept, and to write what is held. */

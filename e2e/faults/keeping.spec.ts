@@ -2,7 +2,17 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { drawnAnew, expectAccessible, goTo, importLog, layTexts, open, storedTexts, boatPage } from '../app';
+import {
+  backupTexts,
+  drawnAnew,
+  expectAccessible,
+  goTo,
+  importLog,
+  layTexts,
+  open,
+  storedTexts,
+  boatPage,
+} from '../app';
 import { entriesOf, entryOf, logFileOf, stored } from './kept';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'nimble-kept-'));
@@ -118,7 +128,7 @@ test(
       page.waitForEvent('download'),
       page.getByTestId('keeping-banner').getByRole('button', { name: 'Export all data' }).click(),
     ]);
-    const { data } = JSON.parse(readFileSync(await file.path(), 'utf8')) as { data: Record<string, string> };
+    const data = backupTexts(await file.path());
     expect(Object.keys(data).filter((key) => key.startsWith('log/'))).toHaveLength(35);
     await setFull(page, false);
     await page.getByTestId('keeping-banner').getByRole('button', { name: 'Try again' }).click();
@@ -297,5 +307,56 @@ test(
     await expect(page.getByTestId('import-problem')).toContainText('at most 10000 entries');
     await page.reload();
     await expect(page.getByText('Call n-10000', { exact: true })).toBeVisible({ timeout: 60_000 });
+  },
+);
+
+test(
+  'a backup fills another browser with all of it, and one that is damaged changes nothing',
+  { tag: '@once' },
+  async ({ page, browser, baseURL }) => {
+    await open(page, '/log?demo');
+    await expect.poll(async () => (await storedIds(page)).length).toBeGreaterThan(2);
+    const openKept = async (on: Page): Promise<void> => {
+      await on.getByRole('button', { name: 'Units, light and help' }).click();
+      await on.getByTestId('kept').click();
+    };
+    await openKept(page);
+    await expect(page.getByTestId('storage-used')).toContainText('MB used');
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByTestId('export-everything').click(),
+    ]);
+    const saved = await file.path();
+    const texts = backupTexts(saved);
+    expect(Object.keys(texts).some((key) => key.startsWith('days/'))).toBe(true);
+
+    const other = await (await browser.newContext({ baseURL: baseURL! })).newPage();
+    await open(other, '/log');
+    await openKept(other);
+    const bring = async (content: Buffer): Promise<void> => {
+      const [chooser] = await Promise.all([
+        other.waitForEvent('filechooser'),
+        other.getByTestId('restore-backup').click(),
+      ]);
+      await chooser.setFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: content });
+    };
+    const bytes = readFileSync(saved);
+    const before = await storedTexts(other);
+    await bring(bytes.subarray(0, bytes.length / 2));
+    await expect(other.getByTestId('backup-said')).toContainText('cut short or damaged');
+    expect(await storedTexts(other)).toEqual(before);
+    await bring(bytes);
+    await expect(other.getByTestId('backup-said')).toContainText(/^Brought in \d+ things\./);
+    await expectAccessible(other);
+    const things = (all: Record<string, string>): Record<string, unknown> =>
+      Object.fromEntries(
+        Object.entries(all)
+          .filter(([key]) => key.includes('/'))
+          .map(([key, text]) => [key, JSON.parse(text) as unknown]),
+      );
+    await expect.poll(async () => things(await storedTexts(other))).toEqual(things(texts));
+    await other.reload();
+    await expect(other.getByTestId('log-entry').first()).toBeVisible();
+    await other.context().close();
   },
 );

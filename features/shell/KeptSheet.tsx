@@ -3,9 +3,9 @@ import { StyleSheet, View } from 'react-native';
 import { problemOf } from '@/core/formats';
 import { asideName, bringBack, forgetAside, setAsideThings, type Aside } from '@/stores';
 import { Button, saveFile, Sheet, Text, useTones } from '@/ui';
-import { exportEverything } from './exportEverything';
+import { BackupPart } from './BackupPart';
 
-/** What is kept on this device: all of it as a file, and what was set aside because it could not be opened. */
+/** What is kept on this device: all of it as a backup, and what was set aside because it could not be opened. */
 export function KeptSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   const tones = useTones();
   const [things, setThings] = useState<readonly Aside[] | null>(null);
@@ -31,8 +31,7 @@ export function KeptSheet({ open, onClose }: { open: boolean; onClose: () => voi
   };
   return (
     <Sheet title="Saved on this device" open={open} onClose={onClose}>
-      <Text>Everything you save stays in this browser. Export it before you clear the browser’s data.</Text>
-      <Button label="Export all data" onPress={() => void exportEverything()} testID="export-everything" />
+      <BackupPart onDone={() => void look()} />
       <Text bold>Set aside</Text>
       {problem && <Text role="alert">{problem}</Text>}
       {things === null ? (

@@ -1,11 +1,21 @@
-import { everythingAsText, notify } from '@/stores';
-import { saveFile } from '@/ui';
+import { everythingKept, notify } from '@/stores';
+import { saveBlob, saveFile } from '@/ui';
 
 /** Hands the user one file with everything on this device, as it stands. */
 export async function exportEverything(): Promise<void> {
   try {
-    const day = new Date().toISOString().slice(0, 10);
-    saveFile(`nimble-echo-everything-${day}.json`, await everythingAsText(), 'application/json');
+    const madeAt = new Date().toISOString();
+    const name = `nimble-echo-backup-${madeAt.slice(0, 10)}`;
+    const texts = await everythingKept();
+    try {
+      const { writeBackup } = await import('@/core/formats/exchange');
+      const bytes = writeBackup({ madeAt, texts });
+      saveBlob(`${name}.zip`, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }));
+    } catch {
+      // The part that packs could not be loaded: unpacked it can be brought back as well.
+      const plain = JSON.stringify({ format: 'nimble-echo-everything', version: 1, data: texts }, null, 1);
+      saveFile(`${name}.json`, plain, 'application/json');
+    }
   } catch {
     notify('Your data could not be read from this device. Try again.');
   }
