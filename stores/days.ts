@@ -15,6 +15,7 @@ import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
 import { notify } from './notices';
+import { planStore } from './plan';
 import type { Presentation } from '@/core/advice';
 
 interface DaysState {
@@ -62,6 +63,12 @@ export function dayNow({ days, openId }: DaysState, nowMs = Date.now()): Day | n
   return last && nowMs - Date.parse(last.startedAt) < DAY_MS ? last : null;
 }
 
+/** The plan as it stands, as a day keeps it. */
+const planOfDay = (): Day['plan'] => {
+  const { brief, holds } = planStore.getState();
+  return { brief, holds };
+};
+
 /** Changes the day that is going on; the first thing done begins one. */
 function changeDay(change: (day: Day) => Day, simulated: boolean): void {
   const now = new Date();
@@ -79,6 +86,8 @@ function changeDay(change: (day: Day) => Day, simulated: boolean): void {
     phases: [],
     track: [],
     note: '',
+    waterName: dayStore.getState().days.find((d) => d.simulated === simulated)?.waterName ?? '',
+    plan: planOfDay(),
   };
   const changed = change({ ...day, simulated });
   dayStore.setState({ openId: changed.id });
@@ -132,11 +141,11 @@ export function addPlaces(marks: readonly Omit<DayMark, 'id'>[], track: readonly
   );
 }
 
-/** Puts the demo's day in and opens it, where there are no days yet. */
-export function takeDemoDay(day: Day): void {
+/** Puts the demo's days in and opens the first, where there are no days yet. */
+export function takeDemoDays(days: readonly Day[]): void {
   if (dayStore.getState().days.length > 0) return;
-  void DAYS.put([day]);
-  dayStore.setState({ openId: day.id });
+  void DAYS.put(days);
+  dayStore.setState({ openId: days[0]?.id ?? null });
 }
 
 export const openDay = (id: string): void => dayStore.setState({ openId: id });
@@ -207,7 +216,11 @@ export function noteDayPhase(phase: Presentation, simulated: boolean): void {
     (day) =>
       day.phases[day.phases.length - 1]?.phase === phase
         ? day
-        : { ...day, phases: [...day.phases.slice(-399), { at: new Date().toISOString(), phase }] },
+        : {
+            ...day,
+            phases: [...day.phases.slice(-399), { at: new Date().toISOString(), phase }],
+            plan: planOfDay(),
+          },
     simulated,
   );
 }
@@ -221,6 +234,10 @@ export function addTrack(points: readonly TrackPoint[]): void {
 
 export const renameDay = (id: string, name: string): void =>
   changeKept(id, (day) => ({ ...day, name: name.slice(0, 60) }));
+
+/** Says what the water is called. */
+export const nameWater = (id: string, waterName: string): void =>
+  changeKept(id, (day) => ({ ...day, waterName: waterName.slice(0, 60) }));
 
 export const noteDay = (id: string, note: string): void =>
   changeKept(id, (day) => ({ ...day, note: note.slice(0, 4000) }));

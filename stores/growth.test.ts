@@ -25,6 +25,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['screens-first.json', SCREENS.format as Format<unknown>],
   ['deck-shallow.json', DECK.format as Format<unknown>],
   ['day-first.json', DAY_FORMAT as Format<unknown>],
+  ['day-plan.json', DAY_FORMAT as Format<unknown>],
   ['sitting-first.json', SITTING_FORMAT as Format<unknown>],
 ];
 

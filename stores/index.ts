@@ -28,6 +28,7 @@ export {
   pinLine,
   removeFace,
   removeSpecies,
+  takeEvening,
   renameFace,
   planStore,
   removeUnit,
@@ -49,7 +50,8 @@ export {
   noteDayPhase,
   proveCall,
   setMarkHeight,
-  takeDemoDay,
+  nameWater,
+  takeDemoDays,
   renameDay,
 } from './days';
 export { keepSitting, trainingStore } from './training';

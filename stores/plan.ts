@@ -233,6 +233,26 @@ export function removeUnit(id: string): Result {
   return removed;
 }
 
+/** Takes tomorrow's brief and held lines from days before; the notice puts the plan back as it was. */
+export function takeEvening(
+  brief: Brief,
+  held: readonly { control: Pinnable; value: number }[],
+  waterName: string,
+): void {
+  const before = planStore.getState();
+  const { id } = openUnitOf(before);
+  const cone = { ...heldOn(before.holds, id).cone };
+  for (const { control, value } of held) cone[control] = value;
+  planStore.setState({
+    brief,
+    holds: { ...before.holds, [id]: { ...heldOn(before.holds, id), cone } },
+    phase: null,
+  });
+  notify(`Tomorrow on ${waterName} is your plan now.`, () =>
+    planStore.setState({ brief: before.brief, holds: before.holds }),
+  );
+}
+
 /** What is kept of the plan. */
 export type KeptPlan = Omit<PlanState, 'phase' | 'unitId'>;
 

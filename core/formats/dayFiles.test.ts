@@ -55,6 +55,8 @@ const DAY: Day = {
     temperatureC: 17,
   })),
   note: '',
+  waterName: '',
+  plan: null,
 };
 
 const write = (name: string, text: string): string => {

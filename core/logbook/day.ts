@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { PRESENTATIONS } from '@/core/advice';
+import { BriefSchema, HoldsSchema, PRESENTATIONS } from '@/core/advice';
 
 const finite = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -96,6 +96,10 @@ export const DaySchema = v.object({
   ),
   track: v.optional(v.pipe(v.array(TrackPointSchema), v.maxLength(MOST_TRACK)), []),
   note: v.optional(Words(4000), ''),
+  /** What the water is called; nothing where nobody said. */
+  waterName: v.optional(Words(60), ''),
+  /** What was planned for it, and the lines the user held at values of their own. */
+  plan: v.optional(v.nullable(v.object({ brief: BriefSchema, holds: HoldsSchema })), null),
 });
 export type Day = v.InferOutput<typeof DaySchema>;
 

@@ -1,3 +1,4 @@
+import { FIRST_BRIEF } from '@/core/advice';
 import { placeFrom, seededRandom } from '@/core/maths';
 import { roundS, simulatedBoat } from '@/core/bench/simulatedBoat';
 import { VESSMERE_CRIB, VESSMERE_ORIGIN, vessmereDepth } from '@/core/scene/library/vessmereLake';
@@ -113,5 +114,7 @@ export function demoDay(): Day {
     ],
     track,
     note: 'West wind, light. Sun on the water from seven.',
+    waterName: 'Vessmere',
+    plan: { brief: FIRST_BRIEF, holds: {} },
   };
 }

@@ -10,4 +10,5 @@ export { strongestLogMean, strongestMean, strongestQuantile } from './strongestO
 export { powersToDb } from './powersToDb';
 export { powerOf } from './powerOf';
 export { fingerprintOf } from './textHash';
+export { poissonInterval } from './poissonInterval';
 export { wilson } from './wilson';

@@ -4,7 +4,17 @@ import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { CALLS, PROOFS, SURENESS, type Call, type Day } from '@/core/logbook/day';
 import { wilson } from '@/core/maths';
-import { dayStore, deleteDay, feedStore, keepCall, noteDay, openDay, proveCall, renameDay } from '@/stores';
+import {
+  dayStore,
+  deleteDay,
+  feedStore,
+  keepCall,
+  nameWater,
+  noteDay,
+  openDay,
+  proveCall,
+  renameDay,
+} from '@/stores';
 import { BigButton, Chips, EmptyState, Text, useTones } from '@/ui';
 import { CALL_WORDS, PROOF_WORDS } from '../words/deck';
 
@@ -92,6 +102,17 @@ export function DayPart({ day }: { day: Day | null }) {
             onEndEditing={({ nativeEvent }) => renameDay(day.id, nativeEvent.text)}
             onBlur={(event) => renameDay(day.id, (event.target as unknown as HTMLInputElement).value)}
             testID="day-name"
+          />
+          <TextInput
+            key={`water-${day.id}`}
+            label="Water"
+            aria-label="Water"
+            defaultValue={day.waterName}
+            maxLength={60}
+            mode="outlined"
+            style={styles.field}
+            onBlur={(event) => nameWater(day.id, (event.target as unknown as HTMLInputElement).value.trim())}
+            testID="day-water"
           />
           <TextInput
             key={`note-${day.id}`}

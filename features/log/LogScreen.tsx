@@ -7,6 +7,9 @@ import type { Entry, LogComparison } from '@/core/logbook';
 import { importEntries, logStore, notify, type ConflictChoice } from '@/stores';
 import { Button, chooseFile, EmptyState, saveFile, Text, useWide } from '@/ui';
 import { DaysRecord } from './DaysRecord';
+import { EveningCard } from './EveningCard';
+import { LogAnswers } from './LogAnswers';
+import { useFishedDays } from './useFishedDays';
 import { ConflictSheet } from './ConflictSheet';
 import { EntryRow } from './EntryRow';
 import { ReaderRecordLine } from './ReaderRecordLine';
@@ -35,6 +38,7 @@ export function LogScreen() {
   const [asked, setAsked] = useState<LogComparison | null>(null);
   const marks = entries.some((e) => e.marks.length > 0);
   const wide = useWide();
+  const { days, simulated } = useFishedDays();
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
 
   const take = async (comparison: LogComparison, choice: ConflictChoice): Promise<void> => {
@@ -100,7 +104,9 @@ export function LogScreen() {
         />
       </View>
       <ReaderRecordLine entries={entries} />
+      {days && <EveningCard days={days} />}
       <DaysRecord />
+      {days && <LogAnswers days={days} simulated={simulated} />}
       {progress && (
         <View style={styles.actions} role="status">
           <Text testID="import-progress">{progress}</Text>

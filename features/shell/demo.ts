@@ -1,6 +1,6 @@
 import { readLogFile } from '@/core/formats';
 import { compareLogs } from '@/core/logbook';
-import { importEntries, logStore, notify, takeDemoDay } from '@/stores';
+import { importEntries, logStore, notify, takeDemoDays } from '@/stores';
 
 /** Whether the address asks for the demo. */
 export const demoAsked = (): boolean =>
@@ -9,8 +9,8 @@ export const demoAsked = (): boolean =>
 /** Puts the demo's log and day in when the address asks for it (`?demo`) and the log is empty; never over a user's own. */
 export async function loadDemo(): Promise<void> {
   if (!demoAsked()) return;
-  const { demoDay } = await import('@/core/logbook/demoDay');
-  takeDemoDay(demoDay());
+  const { demoWeek } = await import('@/core/logbook/demoWeek');
+  takeDemoDays(demoWeek());
   const { entries } = logStore.getState();
   if (entries.length > 0) return;
   const { default: week } = await import('./demoWeek.json');

@@ -1,0 +1,50 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, goTo, open, storedTexts, watchErrors } from './app';
+
+test('tomorrow on a known water is planned in three taps, each line from a day there; the days answer', async ({
+  page,
+}) => {
+  const errors = watchErrors(page);
+  await open(page, '/log?demo');
+  const card = page.getByTestId('evening');
+  await expect(card).toContainText('Tomorrow on Vessmere');
+  // Every line names its day.
+  for (const line of await page.getByTestId('evening-line').all())
+    await expect(line).toContainText(/Vessmere, |all \d+ days/);
+  await expect(card).toContainText('Gain held at −9');
+  await page.getByTestId('log-answers').waitFor();
+  await expectAccessible(page);
+
+  // What fish did, sorted another way; spots and held lines beside.
+  const answers = page.getByTestId('log-answers');
+  await expect(answers.getByRole('table', { name: 'Bites by depth' })).toContainText('8–10\u00a0m');
+  await answers.getByRole('radio', { name: 'Hour' }).click({ force: true });
+  await expect(answers.getByRole('table', { name: 'Bites by hour' })).toContainText('an hour, likely');
+  await expect(answers.getByRole('table', { name: 'Spots, the best an hour first' })).toContainText(
+    'Timber crib',
+  );
+  await expect(answers.getByRole('table', { name: /^Settings you held/ })).toContainText('At other values');
+  await answers.getByRole('radio', { name: 'The Tolls' }).click({ force: true });
+  await expect(answers.getByRole('table', { name: 'Spots, the best an hour first' })).not.toContainText(
+    'Timber crib',
+  );
+
+  // From another place: Log, a water, the plan.
+  await goTo(page, 'Plan');
+  await goTo(page, 'Log');
+  await card.getByRole('radio', { name: 'Corrie Sound' }).click({ force: true });
+  await page.getByTestId('take-evening').click();
+  await expect(page).toHaveURL(/\/plan$/);
+  await expect(page.getByText('Tomorrow on Corrie Sound is your plan now.')).toBeVisible();
+  await expect
+    .poll(async () => {
+      const plan = JSON.parse((await storedTexts(page))['plan'] ?? '{}') as {
+        data?: { brief: { toM: number }; holds: Record<string, { cone: { gain?: number } }> };
+      };
+      return [plan.data?.brief.toM, plan.data?.holds['unit-1']?.cone.gain];
+    })
+    .toEqual([28, -6]);
+  await page.getByText('Undo').last().click();
+  await expect(page.getByTestId('brief-depth')).toContainText('6–14');
+  expect(errors).toEqual([]);
+});

@@ -1,0 +1,200 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { BarChart } from 'react-native-gifted-charts/dist/BarChart';
+import { useStore } from 'zustand';
+import { PRESENTATIONS, type Presentation } from '@/core/advice';
+import { biteRates, SORTED_BY, type BiteRate, type SortedBy } from '@/core/logbook/biteRates';
+import { watersOf } from '@/core/logbook/eveningCard';
+import type { FishedDay } from '@/core/logbook/fishedHours';
+import { daysOf, setupRates } from '@/core/logbook/setupRates';
+import { spotRates } from '@/core/logbook/spotRates';
+import { openUnitOf, planStore } from '@/stores';
+import { Chips, FONT, Text, useTones } from '@/ui';
+import { useOwnUnit } from '../plan/usePlan';
+import { useUnits } from '../units';
+import { PHASE_WORDS } from '../words/brief';
+import { biteLine, groupWords, setupLine, SORTED_WORDS, spotLine, spotName } from '../words/logAnswers';
+
+const HEIGHT = 150;
+const AXIS_PX = 52;
+const MOST_SPOTS = 12;
+
+/** Bars of takes, an hour where time is known, each with the top of its interval behind it. */
+function Bars({ rows, by, width }: { rows: readonly BiteRate[]; by: SortedBy; width: number }) {
+  const tones = useTones();
+  const units = useUnits();
+  const timed = rows.every((r) => r.rate !== null);
+  const value = (r: BiteRate): number => (timed ? r.rate!.perHour : r.takes);
+  const highest = Math.max(1, Math.ceil(Math.max(...rows.map(value))));
+  const sections = Math.min(4, highest);
+  // The scale counts in whole numbers.
+  const most = Math.ceil(highest / sections) * sections;
+  const room = (width - AXIS_PX) / rows.length;
+  const axis = { color: tones.ink, fontFamily: FONT.text, fontSize: 12 };
+  return (
+    <View
+      role="img"
+      aria-label={`${timed ? 'Takes an hour' : 'Takes'} by ${SORTED_WORDS[by].toLowerCase()}; the table below says the same`}
+      style={styles.chart}
+    >
+      <Text faint kind="small">
+        {timed ? 'Takes an hour' : 'Takes'} by {SORTED_WORDS[by].toLowerCase()}
+      </Text>
+      <BarChart
+        data={rows.map((r) => ({
+          value: value(r),
+          label: groupWords(by, r.key, units).replace(/\s(m|ft|°C|°F|h)$/, ''),
+        }))}
+        frontColor={tones.water}
+        height={HEIGHT}
+        width={width - AXIS_PX}
+        barWidth={Math.max(6, 0.6 * room)}
+        spacing={0.4 * room}
+        initialSpacing={4}
+        maxValue={most}
+        noOfSections={sections}
+        rulesColor={tones.rule}
+        xAxisColor={tones.ink}
+        yAxisColor={tones.rule}
+        xAxisLabelTextStyle={axis}
+        yAxisTextStyle={axis}
+        disableScroll
+      />
+    </View>
+  );
+}
+
+/** Rows of a name and what is said of it. */
+function Rows({
+  label,
+  rows,
+}: {
+  label: string;
+  rows: readonly (readonly [key: string, name: string, words: string])[];
+}) {
+  const tones = useTones();
+  return (
+    <View role="table" aria-label={label}>
+      {rows.map(([key, name, words]) => (
+        <View key={key} role="row" style={[styles.row, { borderTopColor: tones.rule }]}>
+          <Text role="cell" bold style={styles.name}>
+            {name}
+          </Text>
+          <Text role="cell" style={styles.said}>
+            {words}
+          </Text>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <View style={styles.part}>
+      <Text kind="heading">{title}</Text>
+      {children}
+    </View>
+  );
+}
+
+/** What the days say: bites by what they were sorted by, spots an hour fished, and lines held against other values. */
+export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; simulated: boolean }) {
+  const units = useUnits();
+  const own = useOwnUnit();
+  const unitId = useStore(planStore, (s) => openUnitOf(s).id);
+  const [by, setBy] = useState<SortedBy>('depth');
+  const [water, setWater] = useState('');
+  const [phase, setPhase] = useState<Presentation | ''>('');
+  const [width, setWidth] = useState(0);
+  const waters = useMemo(() => watersOf(days.map((d) => d.day)), [days]);
+  const taken = useMemo(() => daysOf(days, { waterName: water || undefined }), [days, water]);
+  const rows = useMemo(() => biteRates(taken, by), [taken, by]);
+  const spots = useMemo(() => spotRates(taken).slice(0, MOST_SPOTS), [taken]);
+  const setups = useMemo(
+    () => setupRates(days, { waterName: water || undefined, phase: phase || undefined }, unitId),
+    [days, water, phase, unitId],
+  );
+  const phases = PRESENTATIONS.filter((p) => days.some(({ day }) => day.phases.some((x) => x.phase === p)));
+  if (days.every((d) => d.answered.length === 0)) return null;
+  return (
+    <View
+      style={styles.answers}
+      onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
+      testID="log-answers"
+    >
+      <Part title={`What the days say${simulated ? ', on simulated days' : ''}`}>
+        {waters.length > 1 && (
+          <Chips
+            label="Water"
+            value={water}
+            options={[
+              { value: '', label: 'All waters' },
+              ...waters.map((name) => ({ value: name, label: name })),
+            ]}
+            onChange={setWater}
+          />
+        )}
+        <Chips
+          label="Bites by"
+          value={by}
+          options={SORTED_BY.map((name) => ({ value: name, label: SORTED_WORDS[name] }))}
+          onChange={setBy}
+        />
+        {rows.length === 0 ? (
+          <Text>No bite tells its {SORTED_WORDS[by].toLowerCase()} yet. Say it on Deck when one comes.</Text>
+        ) : (
+          <>
+            {rows.length > 1 && width > 0 && <Bars rows={rows} by={by} width={width} />}
+            <Rows
+              label={`Bites by ${SORTED_WORDS[by].toLowerCase()}`}
+              rows={rows.map((r) => [String(r.key), groupWords(by, r.key, units), biteLine(r)])}
+            />
+          </>
+        )}
+      </Part>
+      {spots.length > 0 && (
+        <Part title="Spots">
+          <Rows
+            label="Spots, the best an hour first"
+            rows={spots.map((s, k) => [`${k}`, spotName(s), spotLine(s)])}
+          />
+        </Part>
+      )}
+      {setups.length > 0 && (
+        <Part title="Settings you held">
+          {phases.length > 1 && (
+            <Chips
+              label="Phase"
+              value={phase}
+              options={[
+                { value: '', label: 'All phases' },
+                ...phases.map((p) => ({ value: p, label: PHASE_WORDS[p] })),
+              ]}
+              onChange={setPhase}
+            />
+          )}
+          <Rows
+            label="Settings you held, against other values"
+            rows={setups.map((s) => [`${s.control} ${s.value}`, ...setupLine(s, units, own)])}
+          />
+          <Text faint kind="small">
+            A line held on good days is not yet why they were good. Hold another on the same water and see.
+          </Text>
+        </Part>
+      )}
+      <Text faint kind="small">
+        “Likely” holds 95 %: of shares by Wilson, of counts an hour by the Poisson law (Byar).
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  answers: { gap: 20, maxWidth: 720, width: '100%' },
+  part: { gap: 10 },
+  chart: { gap: 6, overflow: 'hidden' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, borderTopWidth: 1, paddingVertical: 8 },
+  name: { flexGrow: 1, flexBasis: 130 },
+  said: { flexGrow: 3, flexBasis: 240 },
+});
