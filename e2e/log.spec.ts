@@ -48,3 +48,19 @@ test('tomorrow on a known water is planned in three taps, each line from a day t
   await expect(page.getByTestId('brief-depth')).toContainText('6–14');
   expect(errors).toEqual([]);
 });
+
+test('a saved pass is sought by words, and its words are changed @once', async ({ page }) => {
+  await open(page, '/log?demo');
+  await page.getByTestId('log-search').fill('zander gain');
+  await expect(page.getByTestId('log-entry')).toHaveCount(1);
+  await page.getByTestId('log-entry').getByRole('button').first().click();
+  await page.getByTestId('reword').click();
+  await page.getByTestId('entry-call').fill('Zander, two of them');
+  await expectAccessible(page);
+  await page.getByTestId('entry-keep').click();
+  await expect(page.getByTestId('log-entry')).toContainText('Zander, two of them');
+  await page.reload();
+  await expect(page.getByText('Zander, two of them')).toBeVisible();
+  await page.getByTestId('log-search').fill('no such words');
+  await expect(page.getByText('No entry has these words.')).toBeVisible();
+});

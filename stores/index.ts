@@ -103,7 +103,7 @@ export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewNa
 export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
 export { correct, correctionsOf, correctionStore, layCorrections, takeBack } from './corrections';
 export { openScreenPicture, recordingFileOf, takeRecordingToBench, withRecording } from './recordings';
-export { deleteEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
+export { deleteEntry, rewordEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';
 export { keepingStore, type KeepingStatus } from './keeping/status';
 export { inSlices } from './keeping/slices';

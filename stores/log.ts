@@ -35,6 +35,14 @@ export async function keepEntry(entry: Entry): Promise<Result<Written>> {
   return room.ok ? accepted(await LOG.put([entry])) : room;
 }
 
+/** Changes the words of an entry; the notice puts them back. */
+export function rewordEntry(id: string, words: Pick<Entry, 'call' | 'note'>): void {
+  const entry = logStore.getState().entries.find((e) => e.id === id);
+  if (!entry || (entry.call === words.call && entry.note === words.note)) return;
+  void LOG.put([{ ...entry, call: words.call.slice(0, 200), note: words.note.slice(0, 4000) }]);
+  notify('Words changed.', () => void LOG.put([entry]));
+}
+
 /** Takes an entry out; the notice offers to put it back. */
 export function deleteEntry(id: string): void {
   const entry = logStore.getState().entries.find((e) => e.id === id);

@@ -9,6 +9,8 @@ const call = (what: Call['what'], sure: number, proof: Call['proof'], by: Call['
   sure,
   by,
   proof,
+  depthM: null,
+  beam: '',
 });
 
 describe('the record of calls', () => {
@@ -35,6 +37,33 @@ describe('the record of calls', () => {
     // (0.2² + 0.8² + 0.4²) / 3
     expect(record.brier).toBeCloseTo((0.04 + 0.64 + 0.16) / 3, 9);
     expect(callRecord([]).brier).toBeNull();
+    expect([record.byDepth, record.byBeam]).toEqual([[], []]);
+  });
+
+  it('sorts by depth and beam where they are known', () => {
+    const at = (depthM: number | null, beam: string, proof: Call['proof']): Call => ({
+      ...call('fish', 0.8, proof),
+      depthM,
+      beam,
+    });
+    const { byDepth, byBeam } = callRecord([
+      {
+        calls: [
+          at(4.9, 'wide', 'caught'),
+          at(5, 'wide', 'refuted'),
+          at(9.9, 'narrow', 'caught'),
+          at(null, '', 'caught'),
+        ],
+      },
+    ]);
+    expect(byDepth).toEqual([
+      { fromM: 0, tally: { right: 1, of: 1 } },
+      { fromM: 5, tally: { right: 1, of: 2 } },
+    ]);
+    expect(byBeam).toEqual([
+      { beam: 'wide', tally: { right: 1, of: 2 } },
+      { beam: 'narrow', tally: { right: 1, of: 1 } },
+    ]);
   });
 });
 

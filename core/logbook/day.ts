@@ -63,6 +63,9 @@ export const CallSchema = v.object({
   sure: finite(0, 1),
   by: v.picklist(['user', 'reader']),
   proof: v.optional(v.nullable(v.picklist(PROOFS)), null),
+  /** Depth of the water it was called over, m, and the beam it was called from; nothing where nobody knew. */
+  depthM: v.optional(v.nullable(finite(0, 2000)), null),
+  beam: v.optional(Words(60), ''),
 });
 export type Call = v.InferOutput<typeof CallSchema>;
 

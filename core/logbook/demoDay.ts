@@ -85,6 +85,8 @@ export function demoDay(): Day {
     sure,
     by: 'user',
     proof,
+    depthM: vessmereDepth(x, y),
+    beam: '200 kHz narrow',
   });
   return {
     id: 'demo-day',

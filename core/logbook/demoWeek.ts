@@ -187,6 +187,8 @@ function dayTold(told: Told, k: number): Day {
       what: fishCalled ? 'fish' : 'bait',
       sure,
       by: 'user',
+      depthM: brief.toM - 1,
+      beam: random.uniform() < 0.5 ? '200 kHz narrow' : '83 kHz wide',
       proof: fishCalled
         ? takes
           ? 'caught'

@@ -57,6 +57,15 @@ export function withEntries(log: readonly Entry[], more: readonly Entry[]): Entr
   return [...byId.values()].sort(newestFirst);
 }
 
+/** Entries that have all of some words, in their call, note, title or boat; all where none are given. */
+export function entriesWith(log: readonly Entry[], words: string): Entry[] {
+  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  return log.filter(({ call, note, title, rig, keptAt }) => {
+    const text = `${call} ${note} ${title} ${rig?.name ?? ''} ${keptAt}`.toLowerCase();
+    return wanted.every((word) => text.includes(word));
+  });
+}
+
 export const withoutEntry = (log: readonly Entry[], id: string): Entry[] => log.filter((e) => e.id !== id);
 
 /** What another log would bring: entries that are new, how many are there already, and those both have with other words. */

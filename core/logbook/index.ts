@@ -6,6 +6,7 @@ export {
   MOST_ENTRIES,
   withEntries,
   withoutEntry,
+  entriesWith,
   type Entry,
   type KeptMark,
   type LogComparison,

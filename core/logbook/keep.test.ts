@@ -3,7 +3,26 @@ import { readChannel, type FishFinding } from '@/core/reading';
 import { faceOf, GENERIC_RIG } from '@/core/rig';
 import { emptyScene, holding, idlePass, layBed, layTrack } from '@/core/scene';
 import { simulate } from '@/core/sounder';
+import { entriesWith, type Entry } from './entry';
 import { keptMark } from './keep';
+
+it('entries are found by all of some words, wherever they stand', () => {
+  const entry = (call: string, note: string): Entry =>
+    ({
+      id: call,
+      call,
+      note,
+      title: 'East shelf',
+      rig: GENERIC_RIG,
+      keptAt: '2026-09-02T06:00:00.000Z',
+    }) as Entry;
+  const log = [entry('Perch on the bar', 'two caught'), entry('Bait', 'calm, over the perch')];
+  expect(entriesWith(log, '')).toHaveLength(2);
+  expect(entriesWith(log, ' PERCH ')).toHaveLength(2);
+  expect(entriesWith(log, 'perch caught').map((e) => e.call)).toEqual(['Perch on the bar']);
+  expect(entriesWith(log, 'shelf calm').map((e) => e.call)).toEqual(['Bait']);
+  expect(entriesWith(log, 'zander')).toEqual([]);
+});
 
 const origin = { latitudeDeg: -47.3, longitudeDeg: -124.9 };
 

@@ -16,7 +16,9 @@ import {
   renameDay,
 } from '@/stores';
 import { BigButton, Chips, EmptyState, Text, useTones } from '@/ui';
+import { usePlan } from '../plan/usePlan';
 import { CALL_WORDS, PROOF_WORDS } from '../words/deck';
+import { boatOf } from './useBoatNow';
 
 /** Calls that came out, right and wrong; what is only supported counts for neither. */
 function outcome(calls: readonly Call[]): { right: number; of: number } {
@@ -53,6 +55,12 @@ function CallRow({ call, dayId }: { call: Call; dayId: string }) {
 export function DayPart({ day }: { day: Day | null }) {
   const days = useStore(dayStore, (s) => s.days);
   const [sure, setSure] = useState<(typeof SURENESS)[number]>(0.8);
+  const { setup } = usePlan();
+  const call = (what: Call['what']): void => {
+    const { source, feed, fixes, nowS } = feedStore.getState();
+    const { depthM } = boatOf(source, feed, fixes, nowS);
+    keepCall({ what, sure, by: 'user', depthM, beam: setup.prediction.face.label }, source === 'simulated');
+  };
   const calls = day?.calls ?? [];
   const { right, of } = outcome(calls);
   const [low, high] = wilson(right, of);
@@ -70,12 +78,7 @@ export function DayPart({ day }: { day: Day | null }) {
       />
       <View style={styles.row}>
         {CALLS.map((what) => (
-          <BigButton
-            key={what}
-            label={CALL_WORDS[what]}
-            onPress={() => keepCall({ what, sure, by: 'user' }, feedStore.getState().source === 'simulated')}
-            testID={`call-${what}`}
-          />
+          <BigButton key={what} label={CALL_WORDS[what]} onPress={() => call(what)} testID={`call-${what}`} />
         ))}
       </View>
       {of > 0 && (

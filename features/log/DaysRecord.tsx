@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -5,7 +6,15 @@ import { callRecord, lureRecord, type Tally } from '@/core/logbook/callRecord';
 import { wilson } from '@/core/maths';
 import { dayStore } from '@/stores';
 import { Button, Text, useTones } from '@/ui';
-import { callRecordWords, kindLine, lureLine, sureLine } from '../words/daysRecord';
+import { useUnits } from '../units';
+import {
+  callBeamLine,
+  callDepthLine,
+  callRecordWords,
+  kindLine,
+  lureLine,
+  sureLine,
+} from '../words/daysRecord';
 
 /** A share as a dot in its interval, of nought to all; where it was said to be, a line. */
 function IntervalBar({ tally, said }: { tally: Tally; said: number | null }) {
@@ -33,6 +42,8 @@ function IntervalBar({ tally, said }: { tally: Tally; said: number | null }) {
 export function DaysRecord() {
   const days = useStore(dayStore, (s) => s.days);
   const [open, setOpen] = useState(false);
+  const units = useUnits();
+  const router = useRouter();
   const { calls, lures, simulated } = useMemo(() => {
     const own = days.filter((d) => !d.simulated);
     // Made days stand in only while there are no others.
@@ -52,9 +63,15 @@ export function DaysRecord() {
       <View style={styles.row}>
         <Button
           tone="quiet"
-          label={open ? 'Fold' : 'By kind, by how sure, by lure'}
+          label={open ? 'Fold' : 'By kind, depth, beam, sureness, lure'}
           onPress={() => setOpen(!open)}
           testID="open-days-record"
+        />
+        <Button
+          tone="quiet"
+          label="Train your eye"
+          onPress={() => router.push('/train')}
+          testID="train-calls"
         />
       </View>
       {open && (
@@ -62,6 +79,18 @@ export function DaysRecord() {
           {calls.byWhat.map((line) => (
             <View key={line.what}>
               <Text>{kindLine(line)}</Text>
+              <IntervalBar tally={line.tally} said={null} />
+            </View>
+          ))}
+          {calls.byDepth.map((line) => (
+            <View key={line.fromM}>
+              <Text>{callDepthLine(line, units)}</Text>
+              <IntervalBar tally={line.tally} said={null} />
+            </View>
+          ))}
+          {calls.byBeam.map((line) => (
+            <View key={line.beam}>
+              <Text>{callBeamLine(line)}</Text>
               <IntervalBar tally={line.tally} said={null} />
             </View>
           ))}
@@ -87,7 +116,7 @@ export function DaysRecord() {
 
 const styles = StyleSheet.create({
   part: { gap: 6, maxWidth: 640 },
-  row: { flexDirection: 'row' },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   bar: { height: 14, borderWidth: 1, borderRadius: 2, marginTop: 2, overflow: 'hidden' },
   span: { position: 'absolute', top: 0, bottom: 0, opacity: 0.45 },
   dot: { position: 'absolute', top: 1, width: 10, height: 10, marginLeft: -5, borderRadius: 5 },

@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { Entry } from '@/core/logbook';
 import { deleteEntry, layCorrections, notify, planStore, takeToBench } from '@/stores';
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
+import { EntryWords } from './EntryWords';
 import { sourceWords } from '../words/source';
 import { confidenceWords } from '../read/wording';
 import { useUnits } from '../units';
@@ -23,6 +24,7 @@ export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) 
   const tones = useTones();
   const router = useRouter();
   const units = useUnits();
+  const [editing, setEditing] = useState(false);
   const { show, height } = units;
   const { source, rig, settings, marks } = entry;
   const again = (): void => {
@@ -47,7 +49,11 @@ export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) 
       </Pressable>
       {open && (
         <View style={styles.more}>
-          {entry.note !== '' && <Text>{entry.note}</Text>}
+          {editing ? (
+            <EntryWords entry={entry} onDone={() => setEditing(false)} />
+          ) : (
+            entry.note !== '' && <Text>{entry.note}</Text>
+          )}
           <Text>{sourceWords(source, units)}</Text>
           {rig && <Text faint>On {rig.name}.</Text>}
           <Text>
@@ -70,6 +76,14 @@ export const EntryRow = memo(function EntryRow({ entry, open, onPress }: Props) 
           ))}
           <View style={styles.actions}>
             <Button label="Open on the bench" onPress={again} />
+            {!editing && (
+              <Button
+                label="Change words"
+                spoken={`Change the words of ${entry.call || entry.title}`}
+                onPress={() => setEditing(true)}
+                testID="reword"
+              />
+            )}
             <Button
               label="Delete"
               spoken={`Delete ${entry.call || entry.title}`}

@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useDeferredValue, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { FlatList, StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { tooLarge, writeLogFile } from '@/core/formats';
-import type { Entry, LogComparison } from '@/core/logbook';
+import { entriesWith, type Entry, type LogComparison } from '@/core/logbook';
 import { importEntries, logStore, notify, type ConflictChoice } from '@/stores';
 import { Button, chooseFile, EmptyState, saveFile, Text, useWide } from '@/ui';
 import { DaysRecord } from './DaysRecord';
@@ -18,6 +19,9 @@ import { compareWithLog, openLogFile, stopOpeningLog } from './importLog';
 /** Day part of a file name. */
 const today = (): string => new Date().toISOString().slice(0, 10);
 
+/** Fewer entries than this are seen at a glance. */
+const SEARCHED_FROM = 3;
+
 const entriesWords = (count: number): string => `${count} ${count === 1 ? 'entry' : 'entries'}`;
 
 async function exportMarks(entries: readonly Entry[]): Promise<void> {
@@ -29,6 +33,9 @@ async function exportMarks(entries: readonly Entry[]): Promise<void> {
 export function LogScreen() {
   // A list of thousands is drawn a piece at a time.
   const entries = useDeferredValue(useStore(logStore, (s) => s.entries));
+  const [sought, setSought] = useState('');
+  const wanted = useDeferredValue(sought);
+  const shown = useMemo(() => entriesWith(entries, wanted), [entries, wanted]);
   const loaded = useStore(logStore, (s) => s.loaded);
   const router = useRouter();
   const [open, setOpen] = useState<string | null>(null);
@@ -107,6 +114,17 @@ export function LogScreen() {
       {days && <EveningCard days={days} />}
       <DaysRecord />
       {days && <LogAnswers days={days} simulated={simulated} />}
+      {entries.length >= SEARCHED_FROM && (
+        <TextInput
+          mode="outlined"
+          label="Search saved passes"
+          aria-label="Search saved passes"
+          value={sought}
+          maxLength={80}
+          onChangeText={setSought}
+          testID="log-search"
+        />
+      )}
       {progress && (
         <View style={styles.actions} role="status">
           <Text testID="import-progress">{progress}</Text>
@@ -120,19 +138,22 @@ export function LogScreen() {
       )}
     </View>
   );
-  const nothing = loaded ? (
-    <EmptyState
-      title="Nothing saved yet"
-      hint="Read a pass and save it. Its settings, marks and your call stay together, so you can see later what worked."
-      action={{ label: 'Go to Read', onPress: () => router.push('/read') }}
-    />
-  ) : (
-    <Text faint>Opening your log…</Text>
-  );
+  const nothing =
+    wanted.trim() !== '' ? (
+      <Text faint>No entry has these words. Try fewer.</Text>
+    ) : loaded ? (
+      <EmptyState
+        title="Nothing saved yet"
+        hint="Read a pass and save it. Its settings, marks and your call stay together, so you can see later what worked."
+        action={{ label: 'Go to Read', onPress: () => router.push('/read') }}
+      />
+    ) : (
+      <Text faint>Opening your log…</Text>
+    );
   return (
     <View style={styles.screen} role="region" aria-label="Saved passes">
       <FlatList
-        data={entries as Entry[]}
+        data={shown}
         keyExtractor={(entry) => entry.id}
         renderItem={({ item }) => <EntryRow entry={item} open={open === item.id} onPress={toggle} />}
         extraData={open}

@@ -1,5 +1,6 @@
-import type { CallRecord, LureRecord, Tally } from '@/core/logbook/callRecord';
+import { CALL_BAND_M, type CallRecord, type LureRecord, type Tally } from '@/core/logbook/callRecord';
 import { wilson } from '@/core/maths';
+import type { Units } from '../units';
 import { CALL_WORDS } from './deck';
 
 const per = (share: number): string => `${Math.round(100 * share)}`;
@@ -25,6 +26,13 @@ export function callRecordWords({ all, supported, open, brier }: CallRecord): st
 /** One line a kind of call: how often "bait" was bait. */
 export const kindLine = ({ what, tally }: CallRecord['byWhat'][number]): string =>
   `${CALL_WORDS[what]}: ${tallyWords(tally)}`;
+
+/** One line a band of depth, and one a beam. */
+export const callDepthLine = ({ fromM, tally }: CallRecord['byDepth'][number], { band }: Units): string =>
+  `Over ${band('depth', fromM, fromM + CALL_BAND_M, 0)}: right ${tallyWords(tally)}`;
+
+export const callBeamLine = ({ beam, tally }: CallRecord['byBeam'][number]): string =>
+  `On the ${beam} beam: right ${tallyWords(tally)}`;
 
 /** One line a way of being sure: said and right. */
 export const sureLine = ({ sure, tally }: CallRecord['bySure'][number]): string =>
