@@ -2,7 +2,8 @@ import { FIRST_BRIEF } from '@/core/advice';
 import { GENERIC_RIG } from '@/core/rig';
 import type { DrillSet } from '@/core/training/drillSet';
 import { LONGEST_LINK } from './benchLink';
-import { drillLink, drillText, readDrillLink, readDrillText } from './drillSet';
+import { readDrillFile, writeDrillFile } from '@/core/formats/drillFile';
+import { drillLink, readDrillLink } from './drillSet';
 
 const SET: DrillSet = {
   by: 'Guide',
@@ -27,7 +28,7 @@ it('a drill of ten rounds fits in a link, and comes out of it without the giverâ
 });
 
 it('a drill file comes out as it went in, and what is none changes nothing', () => {
-  expect(readDrillText(drillText(SET))).toMatchObject({ ok: true, value: SET });
-  for (const text of ['', '{', drillText(SET).replace('"name"', '"chess"'), `"${'x'.repeat(200_000)}"`])
-    expect(readDrillText(text)).toMatchObject({ ok: false });
+  expect(readDrillFile(writeDrillFile(SET))).toMatchObject({ ok: true, value: SET });
+  for (const text of ['', '{', writeDrillFile(SET).replace('"name"', '"chess"'), `"${'x'.repeat(200_000)}"`])
+    expect(readDrillFile(text)).toMatchObject({ ok: false });
 });

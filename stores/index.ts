@@ -56,7 +56,7 @@ export {
 } from './days';
 export { keepSitting, trainingStore } from './training';
 export { restoreBackup, type Restored } from './backup';
-export { drillLink, drillText, readDrillLink, readDrillText } from './drillSet';
+export { drillLink, readDrillLink } from './drillSet';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';
 export { keepTrack } from './trackKeeping';
 export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage, warnUnder } from './deck';

@@ -252,7 +252,17 @@ export function readGeoJson(text: string): Result<Places> {
 /** Places of a table with columns for latitude and longitude, or one sentence. */
 export function readPlacesCsv(text: string): Result<Places> {
   if (text.length > LARGEST_PLACES_FILE) return refused('This file is too long to be marks.', 'large');
-  const { data, meta } = Papa.parse<Record<string, unknown>>(text, { header: true, skipEmptyLines: true });
+  const seen = new Set<string>();
+  const { data, meta } = Papa.parse<Record<string, unknown>>(text, {
+    header: true,
+    skipEmptyLines: true,
+    // The first column of a name counts.
+    transformHeader: (name, k) => {
+      const own = seen.has(name) ? `${name} ${k}` : name;
+      seen.add(own);
+      return own;
+    },
+  });
   const column = (names: readonly string[]): string | undefined =>
     meta.fields?.find((f) => names.includes(f.trim().toLowerCase()));
   const lat = column(['latitude_deg', 'latitude', 'lat']);

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
+import { readDrillFile } from '@/core/formats/drillFile';
 import type { Trained } from '@/core/training/drill';
 import type { DrillSet } from '@/core/training/drillSet';
-import { notify, readDrillLink, readDrillText, trainingStore } from '@/stores';
+import { notify, readDrillLink, trainingStore } from '@/stores';
 import { BigButton, Button, chooseFile, Sheet, Text } from '@/ui';
 import { DRILL_WORDS } from '../words/training';
 import { AnswersCompared } from './AnswersCompared';
@@ -30,7 +31,7 @@ export function OpenDrill({ palettes }: Pick<Trained, 'palettes'>) {
   const open = async (): Promise<void> => {
     const file = await chooseFile('.json,application/json');
     if (!file) return;
-    const read = readDrillText(await file.text());
+    const read = readDrillFile(await file.text());
     if (read.ok) setSet(read.value);
     else notify(read.problem);
   };

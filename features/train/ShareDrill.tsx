@@ -4,7 +4,8 @@ import { TextInput } from 'react-native-paper';
 import type { Sitting } from '@/core/training/answer';
 import type { Trained } from '@/core/training/drill';
 import type { DrillSet } from '@/core/training/drillSet';
-import { drillLink, drillText, notify } from '@/stores';
+import { writeDrillFile } from '@/core/formats/drillFile';
+import { drillLink, notify } from '@/stores';
 import { Button, saveFile, Text } from '@/ui';
 import { shareLink } from '../shareLink';
 
@@ -45,7 +46,7 @@ export function ShareDrill({ sitting, trained: { brief, rig } }: Props) {
         <Button label="Share a link" onPress={() => void share()} testID="share-drill" />
         <Button
           label="Save with my answers"
-          onPress={() => saveFile('drill.json', drillText(set), 'application/json')}
+          onPress={() => saveFile('drill.json', writeDrillFile(set), 'application/json')}
           testID="save-drill"
         />
       </View>
