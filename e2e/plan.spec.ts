@@ -416,7 +416,7 @@ test(
 test('at night nothing on a screen outshines its brightest words', { tag: '@once' }, async ({ page }) => {
   await open(page, '/plan?demo');
   await setLight(page, 'Night red');
-  for (const path of ['/plan', '/tune', '/read', '/log', '/boat', '/deck', '/train']) {
+  for (const path of ['/plan', '/tune', '/read', '/log', '/boat', '/deck', '/train', '/guide']) {
     await open(page, path);
     if (path === '/tune' || path === '/read') await pictureDrawn(page);
     if (path === '/plan') await expect(page.getByTestId('miniature')).toBeVisible();

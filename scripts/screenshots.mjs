@@ -1,6 +1,7 @@
 /** Takes the current picture of each main view, phone and wide, from the demo data. */
 import { Buffer } from 'node:buffer';
 import { mkdirSync } from 'node:fs';
+import sharp from 'sharp';
 import { SIZES, withApp } from './pages.mjs';
 import { run } from './tools.mjs';
 
@@ -9,7 +10,7 @@ mkdirSync(OUT, { recursive: true });
 if (!run('node', ['scripts/build.mjs'])) process.exit(1);
 
 /**
- * The bench's own views: two pictures, a comparison, the cutaway, a complaint, night.
+ * The bench's water cut open.
  * @param {import('@playwright/test').Page} page
  */
 async function benchShots(page) {
@@ -21,14 +22,6 @@ async function benchShots(page) {
   /** @param {string} name */
   const dial = (name) =>
     page.getByRole('radiogroup', { name: 'Dial', exact: true }).getByRole('radio', { name }).click();
-  await dial('Frequency');
-  await page.getByRole('radio', { name: 'Pictures' }).click();
-  await page.getByRole('radio', { name: 'Two', exact: true }).click();
-  await page.getByTestId('echo-picture-second').waitFor();
-  await page.getByRole('radio', { name: 'Power' }).click();
-  await shot('bench-two');
-  await page.getByRole('radio', { name: 'Pictures' }).click();
-  await page.getByRole('radio', { name: 'One', exact: true }).click();
   await dial('Gain');
   await page.getByTestId('turn-cutaway').click();
   await page.getByTestId('cutaway').locator('svg').first().waitFor();
@@ -39,17 +32,6 @@ async function benchShots(page) {
       .click({ position: { x: 0.235 * box.width, y: 0.41 * box.height } });
   await shot('bench-cutaway');
   await page.getByTestId('turn-cutaway').click();
-  await page.getByRole('link', { name: 'Plan' }).click();
-  await page.getByTestId('take-to-bench').click();
-  await page.getByTestId('echo-picture').waitFor();
-  await page.getByRole('button', { name: 'Units, light and help' }).click();
-  const light = page.getByRole('radiogroup', { name: 'Light' });
-  await light.getByRole('radio', { name: /Night/ }).click();
-  await page.keyboard.press('Escape');
-  await shot('bench-night');
-  await page.getByRole('button', { name: 'Units, light and help' }).click();
-  await light.getByRole('radio', { name: /Day/ }).click();
-  await page.keyboard.press('Escape');
 }
 
 /**
@@ -102,6 +84,35 @@ async function ownScreenShot(page, base) {
     await touch.click({ position: { x: (x ?? 0) * box.width, y: (y ?? 0) * box.height } });
   await page.waitForTimeout(300);
   await page.screenshot({ path: `${OUT}/screen-phone.png` });
+}
+
+/**
+ * A drill before and after its answer: the same round each time.
+ * @param {import('@playwright/test').Page} page @param {string} base @param {string} size
+ */
+async function trainShots(page, base, size) {
+  await page.clock.install({ time: new Date('2026-11-27T19:00:00Z') });
+  await page.goto(`${base}/train`);
+  await page.getByTestId('drill-cover').click();
+  await page.getByTestId('round-picture').waitFor();
+  await page.waitForTimeout(800);
+  if (size === 'phone') await page.screenshot({ path: `${OUT}/train-phone.png` });
+  await page.getByTestId('option-0').click();
+  await page.getByTestId('sure-1').click();
+  await page.getByTestId('truth').waitFor();
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `${OUT}/${size === 'phone' ? 'train-truth-phone' : 'train-wide'}.png` });
+}
+
+/** Small copies of some pictures, for the guide in the app. */
+async function guidePictures() {
+  mkdirSync('public/guide', { recursive: true });
+  const of = { plan: 'plan-phone', deck: 'deck-phone', read: 'read-phone', train: 'train-truth-phone' };
+  for (const [name, file] of Object.entries(of))
+    await sharp(`${OUT}/${file}.png`)
+      .resize({ width: 390 })
+      .png({ palette: true, colours: 64 })
+      .toFile(`public/guide/${name}.png`);
 }
 
 /**
@@ -167,11 +178,20 @@ await withApp(async (browser, base) => {
       await page.goto(`${base}/log?demo`);
     }
     await page.getByRole('link', { name: 'Log' }).click();
-    await page.getByText('Zander under the layer').click();
+    await page.getByTestId('log-answers').waitFor();
+    if (size === 'wide') await page.getByTestId('log-answers').evaluate((node) => node.scrollIntoView());
+    else await page.getByTestId('evening').evaluate((node) => node.scrollIntoView());
+    await page.waitForTimeout(600);
     await page.screenshot({ path: `${OUT}/log-${size}.png` });
-    await page.getByRole('link', { name: 'Boat' }).click();
-    await page.getByTestId('boat-card-depth').waitFor();
-    await page.screenshot({ path: `${OUT}/boat-${size}.png` });
+    if (size === 'phone') {
+      await page.getByRole('link', { name: 'Boat' }).click();
+      await page.getByTestId('boat-card-depth').waitFor();
+      await page.screenshot({ path: `${OUT}/boat-${size}.png` });
+    }
     await page.close();
+    const fresh = await browser.newPage({ ...options, locale: 'en-GB' });
+    await trainShots(fresh, base, size);
+    await fresh.close();
   }
 });
+await guidePictures();

@@ -49,6 +49,14 @@ export function MenuSheet({ open, onClose, onKept }: Props) {
         ]}
       />
       <Button
+        label="Guide"
+        onPress={() => {
+          onClose();
+          router.push('/guide');
+        }}
+        testID="go-guide"
+      />
+      <Button
         label="Train your eye"
         onPress={() => {
           onClose();

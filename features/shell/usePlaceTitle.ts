@@ -12,6 +12,7 @@ const TITLES: Record<string, string> = {
   '/sheet': 'Sheet to print',
   '/eyes': 'Eye check',
   '/train': 'Train',
+  '/guide': 'Guide',
   '/screen': 'Your screen',
 };
 
