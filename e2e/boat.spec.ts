@@ -103,7 +103,7 @@ test('a cone follows its frequency when asked to', { tag: '@once' }, async ({ pa
   await expect(page.getByRole('button', { name: /use a cone of/ })).toHaveCount(0);
 });
 
-test('things are moved on the boat by dragging as by typing, and a boat’s noise counts in the plan', async ({
+test('things are moved on the boat by dragging as by typing, and a boat’s noise counts in the plan @once', async ({
   page,
 }) => {
   await open(page, '/boat?page=depth');

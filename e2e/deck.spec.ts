@@ -35,7 +35,9 @@ async function expectLarge(page: Page): Promise<void> {
   expect(small).toEqual([]);
 }
 
-test('a fish seen some seconds ago is marked in three taps and gone back to in one', async ({ page }) => {
+test('a fish seen some seconds ago is marked in three taps and gone back to in one @once', async ({
+  page,
+}) => {
   const errors = watchErrors(page);
   await onDeck(page);
   await page.getByTestId('mark').click();

@@ -12,7 +12,7 @@ function fileOf(name: string, text: string): string {
   return file;
 }
 
-test('a bad import gets one plain sentence and changes nothing', async ({ page }) => {
+test('a bad import gets one plain sentence and changes nothing @once', async ({ page }) => {
   await open(page, '/log?demo');
   await expect(page.getByText('Zander under the layer')).toBeVisible();
   const rows = page.getByTestId('log-entry');
@@ -37,7 +37,7 @@ test('a bad import gets one plain sentence and changes nothing', async ({ page }
   }
 });
 
-test('a log goes out and comes back in', async ({ page }) => {
+test('a log goes out and comes back in @once', async ({ page }) => {
   await open(page, '/log?demo');
   const [download] = await Promise.all([
     page.waitForEvent('download'),

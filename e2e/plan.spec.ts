@@ -192,7 +192,9 @@ const cellsInView = (page: Page): Promise<[number, number]> =>
     return [seen.length, cells.length];
   });
 
-test('all values of a phase stand on one phone screen, what to expect folded', async ({ page }, info) => {
+test('all values of a phase stand on one phone screen, what to expect folded @once', async ({
+  page,
+}, info) => {
   test.skip(info.project.name === 'wide', 'a phone is meant');
   await open(page, '/plan?demo');
   await page.getByTestId('fold-expectation').click();
@@ -239,7 +241,7 @@ test('a sheet takes the focus, keeps it, and gives it back on Escape; chips answ
   await expect(page.getByRole('radio', { name: 'Search', exact: true })).toBeChecked();
 });
 
-test('the deck card shows five lines a page, ticks that stay, and later phases only what changes', async ({
+test('the deck card shows five lines a page, ticks that stay, and later phases only what changes @once', async ({
   page,
 }) => {
   await open(page, '/plan?demo');

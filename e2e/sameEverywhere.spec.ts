@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { build } from 'esbuild';
 import { levelsOf } from './levels';
 
-test('the same seed gives the same levels in this browser as in Node', async ({ page }) => {
+test('the same seed gives the same levels in this browser as in Node @once', async ({ page }) => {
   const { outputFiles } = await build({
     entryPoints: ['e2e/levels.ts'],
     bundle: true,

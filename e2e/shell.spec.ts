@@ -23,7 +23,7 @@ test('units and light follow the user and stay', { tag: '@once' }, async ({ page
 
 test.describe('in a land of feet', () => {
   test.use({ locale: 'en-US' });
-  test('units are feet from the start', async ({ page }) => {
+  test('units are feet from the start @once', async ({ page }) => {
     await open(page, '/plan');
     await expect(page.getByTestId('setup-range')).toHaveText('0–56 ft');
   });
@@ -38,7 +38,7 @@ test.describe('in a land of commas', () => {
   });
 });
 
-test('a path that is none says so, and a missing file is a 404', async ({ page, request }) => {
+test('a path that is none says so, and a missing file is a 404 @once', async ({ page, request }) => {
   await page.goto('/nowhere');
   await expect(page.getByText('There is no such page')).toBeVisible();
   await page.getByRole('button', { name: 'Go to Plan' }).click();

@@ -13,7 +13,7 @@ async function show(page: Page, group: string, dial?: string): Promise<void> {
   if (dial && (await one.count())) await one.click();
 }
 
-test('every dial changes the picture as it says', async ({ page }) => {
+test('every dial changes the picture as it says @once', async ({ page }) => {
   const errors = watchErrors(page);
   await open(page, '/tune');
   let before = await pictureDrawn(page);

@@ -1,6 +1,6 @@
 /** Everything that must hold: lint, types, unit and browser tests. The last line counts them. */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { ensureChromium, ensurePackages, ensureRecordingTools, run } from './tools.mjs';
+import { ensureChromium, ensurePackages, ensureRecordingTools, run, runBeside } from './tools.mjs';
 
 ensurePackages();
 const CHROMIUM = ensureChromium();
@@ -32,11 +32,13 @@ const add = (name, ok, file, counts) => {
   if (!ok && bad === 0) count(`${name} ended badly`, false);
 };
 
-count('lint', run('npm', ['run', '--silent', 'lint']));
+// Each keeps one core busy: linting goes beside building and the types.
+const linted = runBeside('npm', ['run', '--silent', 'lint']);
 // Expo writes the types of the routes and assets; a fresh clone has none yet.
-const built = run('node', ['scripts/build.mjs']);
+const built = await runBeside('node', ['scripts/build.mjs']);
 count('build', built);
-count('types', run('npm', ['run', '--silent', 'types']));
+count('types', await runBeside('npm', ['run', '--silent', 'types']));
+count('lint', await linted);
 /** @type {[project: string, nodeOptions: string][]} */
 const PROJECTS = [
   // The recordings' library comes as a native module, which Jest loads only with this.

@@ -1,5 +1,5 @@
 /** What the scripts share: running a command, and making sure that packages and a browser are there. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 
@@ -16,6 +16,23 @@ export function run(command, args, env = {}) {
   });
   if (error) console.error(`${command} could not be run: ${error.message}`);
   return status === 0;
+}
+
+/**
+ * Begins a command beside others; its output comes when it has ended, and whether it succeeded with it.
+ * @param {string} command @param {string[]} args @returns {Promise<boolean>}
+ */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { env: { ...process.env, ...QUIET } });
+    let out = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (out += part));
+    child.on('error', (error) => (out += `${command} could not be run: ${error.message}\n`));
+    child.on('close', (code) => {
+      process.stdout.write(out);
+      resolve(code === 0);
+    });
+  });
 }
 
 /** Installs the packages when they are missing or the lock file has changed since. */
