@@ -64,3 +64,37 @@ test('a saved pass is sought by words, and its words are changed @once', async (
   await page.getByTestId('log-search').fill('no such words');
   await expect(page.getByText('No entry has these words.')).toBeVisible();
 });
+
+test('a day stands on a page, is joined with the one before and taken apart again @once', async ({
+  page,
+}) => {
+  const errors = watchErrors(page);
+  await open(page, '/log?demo');
+  const rows = page.getByTestId('day-row');
+  await expect(rows).toHaveCount(4);
+  await page.getByTestId('all-days').click();
+  await expect(rows).toHaveCount(7);
+  await rows.first().click();
+  const paper = page.getByTestId('paper');
+  await expect(paper).toContainText('Vessmere, 6 September');
+  await expect(paper).toContainText('What fish did');
+  await expect(paper.getByLabel(/^The day’s way, with \d+ marks/)).toBeVisible();
+  await expectAccessible(page);
+  const [picture] = await Promise.all([page.waitForEvent('download'), page.getByTestId('save-png').click()]);
+  expect(picture.suggestedFilename()).toBe('day.png');
+  await page.getByTestId('join-day').click();
+  await expect(page.getByText('are one day now.')).toBeVisible();
+  await expect(paper).toContainText('The Tolls, 5 September');
+  await expect(paper).toContainText('Back to Monday’s gain.');
+  const days = async (): Promise<number> =>
+    Object.keys(await storedTexts(page)).filter((key) => key.startsWith('days/')).length;
+  await expect.poll(days).toBe(6);
+  // Two trips taken for one come apart where they paused longest.
+  await page.getByTestId('split-day').click();
+  await expect.poll(days).toBe(7);
+  await page.getByText('Undo').last().click();
+  await expect.poll(days).toBe(6);
+  await page.getByText('Undo').last().click();
+  await expect.poll(days).toBe(7);
+  expect(errors).toEqual([]);
+});

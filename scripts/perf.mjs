@@ -7,7 +7,8 @@ import { runBundled } from './runBundled.mjs';
 import { ensurePackages } from './tools.mjs';
 
 ensurePackages();
-for (const part of ['perfCore', 'perfReader', 'perfSight', 'perfTuning']) runBundled(`scripts/${part}.ts`);
+for (const part of ['perfCore', 'perfReader', 'perfSight', 'perfTuning', 'perfLog'])
+  runBundled(`scripts/${part}.ts`);
 
 await import('./perfLoad.mjs');
 await import('./perfBench.mjs');

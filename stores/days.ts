@@ -11,6 +11,7 @@ import {
   type DayMark,
   type TrackPoint,
 } from '@/core/logbook/day';
+import { joinedDays, splitDay } from '@/core/logbook/dayChanges';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
@@ -241,6 +242,27 @@ export const nameWater = (id: string, waterName: string): void =>
 
 export const noteDay = (id: string, note: string): void =>
   changeKept(id, (day) => ({ ...day, note: note.slice(0, 4000) }));
+
+/** Puts a day and the one after it together; the notice takes them apart again. @returns whether they fit in one */
+export function joinDays(id: string, otherId: string): boolean {
+  const { days } = dayStore.getState();
+  const [a, b] = [id, otherId].map((one) => days.find((d) => d.id === one));
+  const joined = a && b && joinedDays(a, b);
+  if (!a || !b || !joined) return false;
+  const gone = joined.id === a.id ? b : a;
+  void DAYS.put([joined]).then(() => DAYS.remove(gone.id));
+  notify(`“${b.name}” and “${a.name}” are one day now.`, () => void DAYS.put([a, b]));
+  return true;
+}
+
+/** Makes two days of one, from a moment on; the notice puts it together again. */
+export function divideDay(id: string, at: string): void {
+  const day = dayStore.getState().days.find((d) => d.id === id);
+  if (!day) return;
+  const [first, second] = splitDay(day, at, newId());
+  void DAYS.put([second, first]);
+  notify(`“${day.name}” is two days now.`, () => void DAYS.put([day]).then(() => DAYS.remove(second.id)));
+}
 
 export function deleteDay(id: string): void {
   const day = dayStore.getState().days.find((d) => d.id === id);

@@ -42,6 +42,8 @@ export {
   dayStore,
   deleteDay,
   deleteMark,
+  divideDay,
+  joinDays,
   joinSchool,
   keepBite,
   keepCall,

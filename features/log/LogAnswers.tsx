@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts/dist/BarChart';
 import { useStore } from 'zustand';
-import { PRESENTATIONS, type Presentation } from '@/core/advice';
+import { CLARITIES, PRESENTATIONS, type Presentation } from '@/core/advice';
 import { biteRates, SORTED_BY, type BiteRate, type SortedBy } from '@/core/logbook/biteRates';
 import { watersOf } from '@/core/logbook/eveningCard';
 import type { FishedDay } from '@/core/logbook/fishedHours';
@@ -12,7 +12,8 @@ import { openUnitOf, planStore } from '@/stores';
 import { Chips, FONT, Text, useTones } from '@/ui';
 import { useOwnUnit } from '../plan/usePlan';
 import { useUnits } from '../units';
-import { PHASE_WORDS } from '../words/brief';
+import { CLARITY_WORDS, PHASE_WORDS } from '../words/brief';
+import { monthWords } from '../words/day';
 import { biteLine, groupWords, setupLine, SORTED_WORDS, spotLine, spotName } from '../words/logAnswers';
 
 const HEIGHT = 150;
@@ -106,16 +107,30 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
   const [by, setBy] = useState<SortedBy>('depth');
   const [water, setWater] = useState('');
   const [phase, setPhase] = useState<Presentation | ''>('');
+  const [clarity, setClarity] = useState('');
+  const [month, setMonth] = useState('');
   const [width, setWidth] = useState(0);
   const waters = useMemo(() => watersOf(days.map((d) => d.day)), [days]);
   const taken = useMemo(() => daysOf(days, { waterName: water || undefined }), [days, water]);
   const rows = useMemo(() => biteRates(taken, by), [taken, by]);
   const spots = useMemo(() => spotRates(taken).slice(0, MOST_SPOTS), [taken]);
   const setups = useMemo(
-    () => setupRates(days, { waterName: water || undefined, phase: phase || undefined }, unitId),
-    [days, water, phase, unitId],
+    () =>
+      setupRates(
+        days,
+        {
+          waterName: water || undefined,
+          phase: phase || undefined,
+          clarity: clarity || undefined,
+          months: month === '' ? undefined : [Number(month)],
+        },
+        unitId,
+      ),
+    [days, water, phase, clarity, month, unitId],
   );
   const phases = PRESENTATIONS.filter((p) => days.some(({ day }) => day.phases.some((x) => x.phase === p)));
+  const clarities = CLARITIES.filter((c) => days.some(({ day }) => day.plan?.brief.clarity === c));
+  const months = [...new Set(days.map(({ day }) => Number(day.startedAt.slice(5, 7))))].sort((a, b) => a - b);
   if (days.every((d) => d.answered.length === 0)) return null;
   return (
     <View
@@ -161,7 +176,7 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
           />
         </Part>
       )}
-      {setups.length > 0 && (
+      {(setups.length > 0 || clarity !== '' || month !== '' || phase !== '') && (
         <Part title="Settings you held">
           {phases.length > 1 && (
             <Chips
@@ -174,6 +189,29 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
               onChange={setPhase}
             />
           )}
+          {clarities.length > 1 && (
+            <Chips
+              label="Clarity"
+              value={clarity}
+              options={[
+                { value: '', label: 'Any clarity' },
+                ...clarities.map((c) => ({ value: c, label: CLARITY_WORDS[c] })),
+              ]}
+              onChange={setClarity}
+            />
+          )}
+          {months.length > 1 && (
+            <Chips
+              label="Month"
+              value={month}
+              options={[
+                { value: '', label: 'All year' },
+                ...months.map((m) => ({ value: String(m), label: monthWords(m) })),
+              ]}
+              onChange={setMonth}
+            />
+          )}
+          {setups.length === 0 && <Text>No line was held on such days.</Text>}
           <Rows
             label="Settings you held, against other values"
             rows={setups.map((s) => [`${s.control} ${s.value}`, ...setupLine(s, units, own)])}

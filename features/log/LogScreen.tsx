@@ -7,6 +7,7 @@ import { tooLarge, writeLogFile } from '@/core/formats';
 import { entriesWith, type Entry, type LogComparison } from '@/core/logbook';
 import { importEntries, logStore, notify, type ConflictChoice } from '@/stores';
 import { Button, chooseFile, EmptyState, saveFile, Text, useWide } from '@/ui';
+import { DaysList } from './DaysList';
 import { DaysRecord } from './DaysRecord';
 import { EveningCard } from './EveningCard';
 import { LogAnswers } from './LogAnswers';
@@ -112,6 +113,7 @@ export function LogScreen() {
       </View>
       <ReaderRecordLine entries={entries} />
       {days && <EveningCard days={days} />}
+      <DaysList />
       <DaysRecord />
       {days && <LogAnswers days={days} simulated={simulated} />}
       {entries.length >= SEARCHED_FROM && (

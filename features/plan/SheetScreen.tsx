@@ -1,11 +1,10 @@
 import { useRouter } from 'expo-router';
-import { createElement, useRef, useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { expectationOf } from '@/core/advice';
 import { writePlanFile } from '@/core/formats';
 import { planStore, presentPlan } from '@/stores';
-import { Button, saveFile, saveUrl, Text, TONES, TonesContext } from '@/ui';
+import { Button, Paper, saveFile, Text, TONES } from '@/ui';
 import { useUnits } from '../units';
 import { useOwnUnit, usePlan } from './usePlan';
 import { controlName } from '../words/controls';
@@ -14,17 +13,6 @@ import { expectationWords } from '../words/expectation';
 import { lineReason } from '../words/reasons';
 import { lineValue } from '../words/setupValues';
 
-/** On paper there is only the page: nothing of the app around it, and nothing that scrolls. */
-const PRINT = `
-@page { size: A4 portrait; margin: 12mm; }
-@media print {
-  [role="banner"], [role="navigation"], .screen-only { display: none !important; }
-  html, body, #root, #root * { overflow: visible !important; }
-  #root, #root div:not(.paper *) { height: auto !important; min-height: 0 !important; flex: none !important; position: static !important; transform: none !important; }
-  .paper { width: 100% !important; padding: 0 !important; zoom: 0.72; }
-  .paper * { color: #000 !important; }
-}`;
-
 /** The setup on one page, for paper or for a picture. */
 export function SheetScreen() {
   const brief = useStore(planStore, (s) => s.brief);
@@ -32,8 +20,6 @@ export function SheetScreen() {
   const own = useOwnUnit();
   const units = useUnits();
   const router = useRouter();
-  const paper = useRef<HTMLDivElement>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const words = briefWords(
     phase.brief,
     units,
@@ -46,21 +32,22 @@ export function SheetScreen() {
     setup,
     units,
   );
-  const savePng = async (): Promise<void> => {
-    if (!paper.current) return;
-    try {
-      const { toPng } = await import('html-to-image');
-      saveUrl(
-        'setup.png',
-        await toPng(paper.current, { pixelRatio: 2, backgroundColor: TONES.day.page, skipFonts: true }),
-      );
-      setProblem(null);
-    } catch {
-      setProblem('The picture could not be made here. Print it instead.');
-    }
-  };
-  const page = (
-    <View style={styles.page}>
+  return (
+    <Paper
+      pictureName="setup.png"
+      actions={
+        <>
+          <Button
+            label="Save as a file"
+            onPress={() =>
+              saveFile('plan.json', writePlanFile(presentPlan(title.slice(0, 60))), 'application/json')
+            }
+            testID="save-json"
+          />
+          <Button tone="quiet" label="Back to the plan" onPress={() => router.push('/plan')} />
+        </>
+      }
+    >
       <Text kind="title">{title}</Text>
       <Text>
         {words.water}, {words.presentation}. {rig.name}.
@@ -90,51 +77,11 @@ export function SheetScreen() {
       <Text faint kind="small">
         Start with this, then tune on the water. Not for navigation. The person steering does not tune.
       </Text>
-    </View>
-  );
-  return (
-    <ScrollView contentContainerStyle={styles.scroll}>
-      {createElement('style', null, PRINT)}
-      {createElement(
-        'div',
-        { className: 'screen-only' },
-        <View style={styles.actions}>
-          <Button
-            tone="main"
-            icon="printer-outline"
-            label="Print, or save as PDF"
-            onPress={() => window.print()}
-          />
-          <Button label="Save as a picture" onPress={() => void savePng()} testID="save-png" />
-          <Button
-            label="Save as a file"
-            onPress={() =>
-              saveFile('plan.json', writePlanFile(presentPlan(title.slice(0, 60))), 'application/json')
-            }
-            testID="save-json"
-          />
-          <Button tone="quiet" label="Back to the plan" onPress={() => router.push('/plan')} />
-        </View>,
-      )}
-      {problem && <Text role="alert">{problem}</Text>}
-      {createElement(
-        'div',
-        {
-          ref: paper,
-          className: 'paper',
-          'data-testid': 'paper',
-          style: { backgroundColor: TONES.day.page, maxWidth: 760, width: '100%', alignSelf: 'center' },
-        },
-        <TonesContext.Provider value={TONES.day}>{page}</TonesContext.Provider>,
-      )}
-    </ScrollView>
+    </Paper>
   );
 }
 
 const styles = StyleSheet.create({
-  scroll: { padding: 16, gap: 16 },
-  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  page: { padding: 20, gap: 5 },
   line: { borderTopWidth: 1, paddingTop: 3 },
   head: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: 12 },
   because: { fontSize: 13, lineHeight: 17 },

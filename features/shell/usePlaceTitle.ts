@@ -11,6 +11,7 @@ const TITLES: Record<string, string> = {
   '/deck': 'Deck card',
   '/sheet': 'Sheet to print',
   '/eyes': 'Eye check',
+  '/day': 'A day',
   '/train': 'Train',
   '/guide': 'Guide',
   '/screen': 'Your screen',

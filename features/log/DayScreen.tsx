@@ -1,0 +1,125 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { longestPause } from '@/core/logbook/dayChanges';
+import type { Day } from '@/core/logbook/day';
+import { dayStore, deleteDay, divideDay, joinDays, notify } from '@/stores';
+import { Button, EmptyState, Paper, Text } from '@/ui';
+import { useUnits } from '../units';
+import { briefWords } from '../words/brief';
+import { biteWords, callWords, dateWords, dayLine, timeWords } from '../words/day';
+import { MARK_WORDS } from '../words/deck';
+import { TrackSketch } from './TrackSketch';
+
+function Listed({
+  title,
+  lines,
+}: {
+  title: string;
+  lines: readonly (readonly [key: string, words: string])[];
+}) {
+  if (lines.length === 0) return null;
+  return (
+    <View style={styles.part}>
+      <Text bold>{title}</Text>
+      {lines.map(([key, words]) => (
+        <Text key={key} kind="small">
+          {words}
+        </Text>
+      ))}
+    </View>
+  );
+}
+
+function DayActions({ day, days }: { day: Day; days: readonly Day[] }) {
+  const router = useRouter();
+  const before = days[days.findIndex((d) => d.id === day.id) + 1];
+  const pause = longestPause(day);
+  return (
+    <>
+      {before && before.simulated === day.simulated && (
+        <Button
+          label={`Join with ${before.name}`}
+          onPress={() => {
+            if (joinDays(day.id, before.id)) router.replace(`/day?id=${encodeURIComponent(before.id)}`);
+            else notify('Both together are more than one day can hold.');
+          }}
+          testID="join-day"
+        />
+      )}
+      {pause !== null && (
+        <Button
+          label={`Split at ${timeWords(pause)}`}
+          spoken={`Make two days of it, at ${timeWords(pause)}, where it paused longest`}
+          onPress={() => divideDay(day.id, pause)}
+          testID="split-day"
+        />
+      )}
+      <Button
+        label="Delete this day"
+        onPress={() => {
+          deleteDay(day.id);
+          router.push('/log');
+        }}
+      />
+      <Button tone="quiet" label="Back to the log" onPress={() => router.push('/log')} />
+    </>
+  );
+}
+
+/** One day on a page: where, what was planned, called and caught, and its way. For the screen, for paper, for a picture. */
+export function DayScreen() {
+  const { id } = useLocalSearchParams<{ id?: string }>();
+  const router = useRouter();
+  const units = useUnits();
+  const days = useStore(dayStore, (s) => s.days);
+  const day = days.find((d) => d.id === id);
+  if (!day)
+    return (
+      <View style={styles.missing}>
+        <Text kind="title">A day</Text>
+        <EmptyState
+          title="This day is not here"
+          hint="It was deleted, or joined with another. The log lists all days."
+          action={{ label: 'Go to the log', onPress: () => router.push('/log') }}
+        />
+      </View>
+    );
+  const words = day.plan ? briefWords(day.plan.brief, units, undefined) : null;
+  return (
+    <Paper pictureName="day.png" actions={<DayActions day={day} days={days} />}>
+      <Text kind="title">{day.name}</Text>
+      <Text>{dayLine(day)}.</Text>
+      {words && (
+        <Text kind="small">
+          Planned: {words.species}, {words.depth}, {words.water}, {words.presentation}.
+        </Text>
+      )}
+      {day.note !== '' && <Text>{day.note}</Text>}
+      <View style={styles.columns}>
+        <TrackSketch day={day} />
+        <View style={styles.lists}>
+          <Listed title="What fish did" lines={day.bites.map((b) => [b.id, biteWords(b, units)])} />
+          <Listed title="Calls" lines={day.calls.map((c) => [c.id, callWords(c)])} />
+          <Listed
+            title="Marks"
+            lines={day.marks.map((m) => [
+              m.id,
+              `${timeWords(m.at)} ${MARK_WORDS[m.kind]}${m.note ? `: ${m.note}` : ''}, within ${units.show('depth', m.errorM, 0)}`,
+            ])}
+          />
+        </View>
+      </View>
+      <Text faint kind="small">
+        {dateWords(day.startedAt)}. Not for navigation.{day.simulated ? ' Places are simulated.' : ''}
+      </Text>
+    </Paper>
+  );
+}
+
+const styles = StyleSheet.create({
+  missing: { padding: 16, gap: 12 },
+  columns: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
+  lists: { flexGrow: 1, flexBasis: 260, gap: 10 },
+  part: { gap: 2 },
+});

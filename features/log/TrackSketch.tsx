@@ -1,0 +1,62 @@
+import Svg, { Circle, Path, Text as SvgText } from 'react-native-svg';
+import type { Day } from '@/core/logbook/day';
+import { offsetFrom } from '@/core/maths';
+import { FONT, useTones } from '@/ui';
+import { MARK_WORDS } from '../words/deck';
+
+const SIZE = 300;
+const MARGIN = 24;
+/** Points farther apart in time are not joined, ms. */
+const GAP_MS = 120_000;
+/** Water shown at least, m. */
+const LEAST_M = 60;
+
+/** A day's way and marks, north up, to be printed. */
+export function TrackSketch({ day }: { day: Day }) {
+  const tones = useTones();
+  const places = [...day.track, ...day.marks];
+  const [start] = places;
+  if (!start) return null;
+  const at = places.map((p) => offsetFrom(start, p));
+  const [west, east] = [Math.min(...at.map((p) => p.eastM)), Math.max(...at.map((p) => p.eastM))];
+  const [south, north] = [Math.min(...at.map((p) => p.northM)), Math.max(...at.map((p) => p.northM))];
+  const perM = (SIZE - 2 * MARGIN) / Math.max(LEAST_M, east - west, north - south);
+  const x = (eastM: number): number => SIZE / 2 + (eastM - (east + west) / 2) * perM;
+  const y = (northM: number): number => SIZE / 2 - (northM - (north + south) / 2) * perM;
+  const way = day.track
+    .map((p, k) => {
+      const { eastM, northM } = at[k]!;
+      const before = day.track[k - 1];
+      const joined = before !== undefined && Date.parse(p.at) - Date.parse(before.at) <= GAP_MS;
+      return `${joined ? 'L' : 'M'}${x(eastM).toFixed(1)} ${y(northM).toFixed(1)}`;
+    })
+    .join('');
+  return (
+    <Svg
+      width={SIZE}
+      height={SIZE}
+      accessibilityLabel={`The day’s way, with ${day.marks.length} marks, north up`}
+    >
+      {way !== '' && <Path d={way} stroke={tones.water} strokeWidth={1.5} fill="none" />}
+      {day.marks.map((mark, k) => {
+        const { eastM, northM } = at[day.track.length + k]!;
+        return <Circle key={mark.id} cx={x(eastM)} cy={y(northM)} r={4} fill={tones.buoy} />;
+      })}
+      {day.marks.slice(0, 12).map((mark, k) => {
+        const { eastM, northM } = at[day.track.length + k]!;
+        return (
+          <SvgText
+            key={mark.id}
+            x={x(eastM) + 7}
+            y={y(northM) + 4}
+            fontSize={11}
+            fontFamily={FONT.text}
+            fill={tones.ink}
+          >
+            {mark.note.slice(0, 18) || MARK_WORDS[mark.kind]}
+          </SvgText>
+        );
+      })}
+    </Svg>
+  );
+}

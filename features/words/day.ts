@@ -1,0 +1,42 @@
+import type { Bite, Call, Day } from '@/core/logbook/day';
+import { isTake } from '@/core/logbook/biteRates';
+import type { Units } from '../units';
+import { ANSWER_WORDS, CALL_WORDS, PROOF_WORDS, SIDE_WORDS } from './deck';
+
+const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+// Made once: making one takes longer than a whole row.
+const DATE = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' });
+const TIME = new Intl.DateTimeFormat(undefined, { timeStyle: 'short' });
+
+const MONTH = new Intl.DateTimeFormat(undefined, { month: 'long', timeZone: 'UTC' });
+
+/** The name of a month, 1 to 12. */
+export const monthWords = (month: number): string => MONTH.format(new Date(Date.UTC(2026, month - 1, 15)));
+
+export const dateWords = (iso: string): string => DATE.format(new Date(iso));
+export const timeWords = (iso: string): string => TIME.format(new Date(iso));
+
+/** A day in a line: when, where, and what came of it. */
+export const dayLine = (day: Day): string =>
+  [
+    dateWords(day.startedAt),
+    ...(day.waterName !== '' && !day.name.startsWith(day.waterName) ? [day.waterName] : []),
+    count(day.bites.filter(isTake).length, 'take', 'takes'),
+    count(day.calls.length, 'call', 'calls'),
+    count(day.marks.length, 'mark', 'marks'),
+    ...(day.simulated ? ['simulated'] : []),
+  ].join(' · ');
+
+/** A bite: when, what, where and on what. */
+export const biteWords = ({ at, answer, side, depthM, lure }: Bite, { show }: Units): string =>
+  [
+    `${timeWords(at)} ${ANSWER_WORDS[answer]}`,
+    ...(depthM === null ? [] : [show('depth', depthM)]),
+    ...(side === null ? [] : [SIDE_WORDS[side]]),
+    ...(lure === '' ? [] : [lure]),
+  ].join(', ');
+
+/** A call, how sure, and how it came out. */
+export const callWords = ({ at, what, sure, proof }: Call): string =>
+  `${timeWords(at)} ${CALL_WORDS[what]}, ${Math.round(100 * sure)} % sure: ${proof === null ? 'not proved' : PROOF_WORDS[proof].told}`;
