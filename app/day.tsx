@@ -1,3 +1,3 @@
 import { lazyScreen } from '@/features/shell/lazyScreen';
 
-export default lazyScreen(async () => (await import('@/features/log/DayScreen')).DayScreen);
+export default lazyScreen(async () => (await import('@/features/log/LogScreens')).DayScreen);

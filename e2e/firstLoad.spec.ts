@@ -1,4 +1,4 @@
-import { statSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { goTo, open } from './app';
 
@@ -34,7 +34,12 @@ test('a first visit loads little before it can be used', { tag: '@once' }, async
   expect(script).toBeLessThanOrEqual(MOST_SCRIPT);
   expect(bytes(/\.woff2$/, '')).toBeLessThanOrEqual(MOST_FONTS);
   // Charts, recordings and XML are left until they are wanted.
-  expect(asked.filter(({ file }) => /MarginChart|recording|exchange/.test(file))).toEqual([]);
+  expect(asked.filter(({ file }) => /recording|exchange/.test(file))).toEqual([]);
+  // A property only the library of charts knows.
+  const charts = asked.filter(
+    ({ by, file }) => by === 'script' && readFileSync(file, 'utf8').includes('noOfSectionsBelowXAxis'),
+  );
+  expect(charts).toEqual([]);
 });
 
 test(

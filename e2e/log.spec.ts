@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible, goTo, open, storedTexts, watchErrors } from './app';
 
-test('tomorrow on a known water is planned in three taps, each line from a day there; the days answer', async ({
+test('tomorrow on a known water is planned in three taps, each line from a day there; the days answer @once', async ({
   page,
 }) => {
   const errors = watchErrors(page);

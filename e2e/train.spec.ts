@@ -4,7 +4,7 @@ import { expectAccessible, open, storedTexts, watchErrors } from './app';
 
 type Kept = { data: { drill: string; answers: { right: boolean; sure: number | null; turns: number }[] } };
 
-test('a drill begins in two taps from Tune, shows the truth at once, and what was answered stays', async ({
+test('a drill begins in two taps from Tune, shows the truth at once, and what was answered stays @once', async ({
   page,
 }) => {
   const errors = watchErrors(page);

@@ -1,4 +1,5 @@
 import type * as Stores from '.';
+import type * as BackupStore from './backup';
 import type * as Memory from './keeping/memory';
 import { demoDay } from '@/core/logbook/demoDay';
 
@@ -7,14 +8,16 @@ const A_AT = '2026-11-20T18:00:00.000Z';
 const B_AT = '2026-11-25T18:00:00.000Z';
 
 /** A device of its own: the app freshly loaded over a storage that holds these texts. */
-async function device(texts: Texts = {}): Promise<typeof Stores & { storage: Memory.MemoryStorage }> {
+async function device(
+  texts: Texts = {},
+): Promise<typeof Stores & typeof BackupStore & { storage: Memory.MemoryStorage }> {
   jest.resetModules();
   const { memoryStorage } = jest.requireActual<typeof Memory>('./keeping/memory');
   const storage = memoryStorage(texts);
   jest.doMock('@react-native-async-storage/async-storage', () => ({ createAsyncStorage: () => storage }));
   const stores = jest.requireActual<typeof Stores>('.');
   await stores.loadStores();
-  return { ...stores, storage };
+  return { ...stores, ...jest.requireActual<typeof BackupStore>('./backup'), storage };
 }
 
 /** Documents are written a moment after they change. */

@@ -9,9 +9,9 @@ import {
   type Call,
   type Day,
   type DayMark,
+  type LostWeight,
   type TrackPoint,
 } from '@/core/logbook/day';
-import { joinedDays, splitDay } from '@/core/logbook/dayChanges';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
@@ -87,6 +87,7 @@ function changeDay(change: (day: Day) => Day, simulated: boolean): void {
     phases: [],
     track: [],
     note: '',
+    lost: [],
     waterName: dayStore.getState().days.find((d) => d.simulated === simulated)?.waterName ?? '',
     plan: planOfDay(),
   };
@@ -195,6 +196,17 @@ export function keepCall(call: Omit<Call, 'id' | 'at' | 'proof'>, simulated: boo
   );
 }
 
+/** Keeps at which depth the picture lost a bare weight; the notice undoes it. */
+export function keepLostWeight(lost: Omit<LostWeight, 'id' | 'at'>, simulated: boolean, words: string): void {
+  const id = newId();
+  const at = new Date().toISOString();
+  changeDay((day) => ({ ...day, lost: [...day.lost.slice(-199), { ...lost, id, at }] }), simulated);
+  const { openId } = dayStore.getState();
+  notify(words, () =>
+    changeKept(openId ?? '', (day) => ({ ...day, lost: day.lost.filter((l) => l.id !== id) })),
+  );
+}
+
 /** Says how a call came out; the notice undoes it. */
 export function proveCall(dayId: string, callId: string, proof: Call['proof'], words: string): void {
   const before = dayStore
@@ -242,27 +254,6 @@ export const nameWater = (id: string, waterName: string): void =>
 
 export const noteDay = (id: string, note: string): void =>
   changeKept(id, (day) => ({ ...day, note: note.slice(0, 4000) }));
-
-/** Puts a day and the one after it together; the notice takes them apart again. @returns whether they fit in one */
-export function joinDays(id: string, otherId: string): boolean {
-  const { days } = dayStore.getState();
-  const [a, b] = [id, otherId].map((one) => days.find((d) => d.id === one));
-  const joined = a && b && joinedDays(a, b);
-  if (!a || !b || !joined) return false;
-  const gone = joined.id === a.id ? b : a;
-  void DAYS.put([joined]).then(() => DAYS.remove(gone.id));
-  notify(`“${b.name}” and “${a.name}” are one day now.`, () => void DAYS.put([a, b]));
-  return true;
-}
-
-/** Makes two days of one, from a moment on; the notice puts it together again. */
-export function divideDay(id: string, at: string): void {
-  const day = dayStore.getState().days.find((d) => d.id === id);
-  if (!day) return;
-  const [first, second] = splitDay(day, at, newId());
-  void DAYS.put([second, first]);
-  notify(`“${day.name}” is two days now.`, () => void DAYS.put([day]).then(() => DAYS.remove(second.id)));
-}
 
 export function deleteDay(id: string): void {
   const day = dayStore.getState().days.find((d) => d.id === id);

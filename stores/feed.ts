@@ -56,7 +56,7 @@ const say = (problem: string | null): void => feedStore.setState({ problem });
 /** The simulated boat, through the same sentences a real one sends. */
 async function startSimulated(): Promise<() => void> {
   const [{ simulatedBoat }, { boatSentences, readNmea }] = await Promise.all([
-    import('@/core/bench/simulatedBoat'),
+    import('./simulated'),
     import('@/core/formats/nmea0183'),
   ]);
   let second = 0;

@@ -42,11 +42,10 @@ export {
   dayStore,
   deleteDay,
   deleteMark,
-  divideDay,
-  joinDays,
   joinSchool,
   keepBite,
   keepCall,
+  keepLostWeight,
   keepMark,
   noteDay,
   noteDayPhase,
@@ -57,8 +56,6 @@ export {
   renameDay,
 } from './days';
 export { keepSitting, trainingStore } from './training';
-export { restoreBackup, type Restored } from './backup';
-export { drillLink, readDrillLink } from './drillSet';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';
 export { keepTrack } from './trackKeeping';
 export { clearTicks, deckStore, openDeckPhase, tickLine, turnPage, warnUnder } from './deck';

@@ -9,7 +9,6 @@ export { EmptyState } from './EmptyState';
 export { chooseFile, saveBlob, saveFile, saveUrl } from './files';
 export { InlineButton } from './InlineButton';
 export { PaletteBar } from './PaletteBar';
-export { Paper } from './Paper';
 export { Sheet } from './Sheet';
 export { Text } from './Text';
 export { FONT, paperTheme, TONES, TonesContext, TOUCH_PX, useTones, type Tones } from './theme';

@@ -55,6 +55,7 @@ const DAY: Day = {
     temperatureC: 17,
   })),
   note: '',
+  lost: [],
   waterName: '',
   plan: null,
 };

@@ -48,6 +48,17 @@ export const BiteSchema = v.object({
 });
 export type Bite = v.InferOutput<typeof BiteSchema>;
 
+/** A bare weight let down until the picture lost it: what tells the boat's own noise. */
+export const LostWeightSchema = v.object({
+  id: Id,
+  at: Moment,
+  massKg: finite(0.0001, 5),
+  depthM: finite(0.5, 300),
+  /** The beam it was watched on. */
+  faceId: v.pipe(v.string(), v.minLength(1), v.maxLength(40)),
+});
+export type LostWeight = v.InferOutput<typeof LostWeightSchema>;
+
 /** What a mark may be called. */
 export const CALLS = ['fish', 'bait', 'weed', 'cover', 'hard-bed', 'nothing'] as const;
 /** How sure one may say to be, on the water and in training, 0…1. */
@@ -99,6 +110,7 @@ export const DaySchema = v.object({
   ),
   track: v.optional(v.pipe(v.array(TrackPointSchema), v.maxLength(MOST_TRACK)), []),
   note: v.optional(Words(4000), ''),
+  lost: v.optional(v.pipe(v.array(LostWeightSchema), v.maxLength(200)), []),
   /** What the water is called; nothing where nobody said. */
   waterName: v.optional(Words(60), ''),
   /** What was planned for it, and the lines the user held at values of their own. */

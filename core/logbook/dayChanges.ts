@@ -17,6 +17,7 @@ export function joinedDays(a: Day, b: Day): Day | null {
     bites: inOrder([...first.bites, ...second.bites]),
     calls: inOrder([...first.calls, ...second.calls]),
     phases: inOrder([...first.phases, ...second.phases]),
+    lost: inOrder([...first.lost, ...second.lost]).slice(-200),
     track: thinned(inOrder([...first.track, ...second.track])).slice(-MOST_TRACK),
     note: [first.note, second.note].filter(Boolean).join('\n').slice(0, 4000),
     waterName: first.waterName || second.waterName,
@@ -37,6 +38,7 @@ export function splitDay(day: Day, at: string, secondId: string): [Day, Day] {
     bites: take(day.bites),
     calls: take(day.calls),
     phases: take(day.phases),
+    lost: take(day.lost),
     track: take(day.track),
   });
   const second = part(after);

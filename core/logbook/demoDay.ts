@@ -116,6 +116,7 @@ export function demoDay(): Day {
     ],
     track,
     note: 'West wind, light. Sun on the water from seven.',
+    lost: [],
     waterName: 'Vessmere',
     plan: { brief: FIRST_BRIEF, holds: {} },
   };

@@ -165,7 +165,13 @@ function dayTold(told: Told, k: number): Day {
     // Half of the time on each, a quarter of an hour at a time.
     const onGood = Math.floor(s / QUARTER_S) % 2 === 0;
     const [x, y] = spots[onGood ? 0 : 1]!;
-    const place: Position = placeFrom(origin, x + 6 * random.normal(), y + 6 * random.normal());
+    // Held on the spot, the boat swings about it.
+    const swing = s / 190 + 2 * Math.sin(s / 700);
+    const place: Position = placeFrom(
+      origin,
+      x + 9 * Math.sin(swing) + 0.7 * random.normal(),
+      y + 5 * Math.sin(1.7 * swing + 1) + 0.7 * random.normal(),
+    );
     track.push({
       at: momentOf(date, second),
       ...place,
@@ -248,6 +254,19 @@ function dayTold(told: Told, k: number): Day {
     phases: [{ at: momentOf(date, startS), phase }],
     track,
     note: told.note,
+    // A shot of 3.5 g, watched going down on two mornings.
+    lost:
+      k === 0 || k === 5
+        ? [
+            {
+              id: `w${k}-lost`,
+              at: momentOf(date, startS + 600),
+              massKg: 0.0035,
+              depthM: k === 0 ? 12.6 : 13.4,
+              faceId: 'cone-200',
+            },
+          ]
+        : [],
     waterName: told.water,
     plan: { brief, holds },
   };

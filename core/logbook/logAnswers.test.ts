@@ -59,6 +59,7 @@ function madeDay(seed: number): Day {
       temperatureC: 15 + (seed % 4) + 0.01 * k,
     })),
     note: '',
+    lost: [],
     waterName: seed % 2 === 0 ? 'Vessmere' : 'Corrie Sound',
     plan: { brief: { ...FIRST_BRIEF, toM: 14 + (seed % 5) }, holds },
   };

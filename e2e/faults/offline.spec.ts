@@ -15,6 +15,8 @@ const SCREENS = [
   '/deck',
   '/sheet',
   '/eyes',
+  '/train',
+  '/guide',
   '/screen',
   '/nowhere',
 ];
@@ -52,8 +54,8 @@ test.describe('saved on the device', () => {
       await page.goto(`${server.base}/plan`);
       await saved(page);
       await server.stop();
-      // On this very visit too, pieces not asked for yet are there: charts are loaded when they are opened.
-      const chart = builtFiles('dist').find((file) => /MarginChart-\w+\.js$/.test(file))!;
+      // On this very visit too, pieces not asked for yet are there: screens are loaded when they are opened.
+      const chart = builtFiles('dist').find((file) => /TrainScreen-\w+\.js$/.test(file))!;
       expect(
         await page.evaluate(async (url) => (await fetch(url)).status, `/${path.relative('dist', chart)}`),
       ).toBe(200);
@@ -138,7 +140,7 @@ test(
   async ({ page }) => {
     const server = await serve('dist');
     // The log's piece is not loaded while the page is idle: it is gone when it is wanted.
-    const piece = builtFiles('dist').find((file) => /LogScreen-\w+\.js$/.test(file))!;
+    const piece = builtFiles('dist').find((file) => /LogScreens-\w+\.js$/.test(file))!;
     await page.route(`**/${path.basename(piece)}`, (route) => route.abort());
     await page.goto(`${server.base}/plan`);
     await page.getByTestId('brief-depth').waitFor();

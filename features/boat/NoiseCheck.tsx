@@ -1,12 +1,13 @@
 import { excessNoiseFromWeight } from '@/core/rig';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { waterOf } from '@/core/advice';
+import { learnedNoise } from '@/core/logbook/learnedNoise';
 import { measure } from '@/core/units';
 import { DEFAULT_EXCESS_NOISE_DB, type Engine } from '@/core/water';
 import { problemOf } from '@/core/formats';
-import { changeRig, notify, planStore } from '@/stores';
+import { changeRig, dayStore, notify, planStore } from '@/stores';
 import { Button, Chips, NumberField, Text } from '@/ui';
 import { useUnits } from '../units';
 
@@ -24,6 +25,13 @@ export function NoiseCheck() {
   const [massKg, setMass] = useState<(typeof WEIGHTS)[number]['value']>('0.0035');
   const [engine, setEngine] = useState<Engine>('off');
   const [lostAtM, setLost] = useState(12);
+  const days = useStore(dayStore, (s) => s.days);
+  const simulated = days.every((d) => d.simulated);
+  // Made days stand in only while there are no others.
+  const learned = useMemo(
+    () => learnedNoise(simulated ? days : days.filter((d) => !d.simulated), rig),
+    [days, simulated, rig],
+  );
   const face = rig.faces[0]!;
   const excess = excessNoiseFromWeight(rig, face, waterOf(brief), {
     massKg: Number(massKg),
@@ -41,6 +49,26 @@ export function NoiseCheck() {
           ? 'Your boat’s noise is assumed, not measured.'
           : 'Your boat’s noise is measured. Measure again after a change of mount or engine.'}
       </Text>
+      {learned && (
+        <>
+          <Text testID="learned-noise">
+            Your {simulated ? 'simulated days' : 'days'} say {Math.round(learned.medianDb)} dB over the
+            quietest, from {learned.count} {learned.count === 1 ? 'weight' : 'weights'} lost
+            {learned.count > 1
+              ? `, ${Math.round(learned.lowDb)} to ${Math.round(learned.highDb)} dB each`
+              : ''}
+            .
+          </Text>
+          <Button
+            label="Use what the days say"
+            onPress={() => {
+              const wrong = problemOf(changeRig({ excessNoiseDb: Math.round(learned.medianDb * 10) / 10 }));
+              notify(wrong ?? 'Saved. Your plan now uses the noise your days tell of.');
+            }}
+            testID="use-learned"
+          />
+        </>
+      )}
       <Chips label="Weight" options={WEIGHTS} value={massKg} onChange={setMass} />
       <Chips
         label="Engine"

@@ -1,3 +1,4 @@
+import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Path, Rect } from 'react-native-svg';
 import type { Cutaway, CutawayFish } from '@/core/bench/cutaway';
 import { useTones } from '@/ui';
@@ -24,7 +25,7 @@ interface Props {
 }
 
 /** The water from the side: boat, beam, bed, and what swims and stands there. */
-export function CutawaySection({ cutaway, width, height, rangeM, onFish }: Props) {
+function Section({ cutaway, width, height, rangeM, onFish }: Props) {
   const tones = useTones();
   const { along, belowM, halfAlongRad, tiltAlongRad, fish, covers, clouds, layersM, gear, touch, made } =
     cutaway;
@@ -138,7 +139,7 @@ export function CutawaySection({ cutaway, width, height, rangeM, onFish }: Props
 }
 
 /** The same from above: the ring of bed the beam covers, and what lies in and beside it. */
-export function CutawayFromAbove({ cutaway, width, height, onFish }: Omit<Props, 'rangeM'>) {
+function FromAbove({ cutaway, width, height, onFish }: Omit<Props, 'rangeM'>) {
   const tones = useTones();
   const { belowM, halfAlongRad, halfAcrossRad, tiltAlongRad, fish, covers, made } = cutaway;
   // The beam's foot fills most of it, and never more than the depth to either side.
@@ -185,3 +186,19 @@ export function CutawayFromAbove({ cutaway, width, height, onFish }: Omit<Props,
     </Svg>
   );
 }
+
+const GAP = 6;
+/** Share of the room the view from the side takes. */
+const SIDE_SHARE = 0.62;
+
+/** The true water about the boat: from the side, and from above beside it. */
+export function CutawayDrawing(props: Props) {
+  return (
+    <View style={styles.row}>
+      <Section {...props} width={SIDE_SHARE * props.width - GAP} />
+      <FromAbove {...props} width={(1 - SIDE_SHARE) * props.width} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', gap: GAP } });

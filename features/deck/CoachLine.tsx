@@ -12,7 +12,7 @@ import { deckStore, feedStore } from '@/stores';
 import { BigButton, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
-import { coachWords } from '../words/deck';
+import { coachWords } from '../words/coach';
 import { deckView } from './deckView';
 
 /** Nearest reference before the bow, m. */

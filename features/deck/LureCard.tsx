@@ -5,8 +5,9 @@ import { deepestFishOf } from '@/core/advice';
 import { hangingLure, lureDepth, rodReach, sinkSpeed } from '@/core/advice/lureOnLine';
 import type { Day } from '@/core/logbook/day';
 import { lureInView, placeFromFace } from '@/core/rig';
-import { planStore } from '@/stores';
-import { Chips, NumberField, Text } from '@/ui';
+import { measure } from '@/core/units';
+import { keepLostWeight, planStore } from '@/stores';
+import { BigButton, Chips, NumberField, Text } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
 import type { BoatNow } from './useBoatNow';
@@ -19,7 +20,9 @@ const PLANES = 2;
 
 /** Where to hang the lure, when it is seen, how long it sinks and how far aft it hangs. */
 export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
-  const { show } = useUnits();
+  const { show, system } = useUnits();
+  const depth = measure(system, 'depth');
+  const [lostAtM, setLostAt] = useState(12);
   const { rig, setup } = usePlan();
   const brief = useStore(planStore, (s) => s.brief);
   const [grams, setGrams] = useState(USUAL_G);
@@ -84,6 +87,31 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
         ]}
         onChange={(value) => setDressed(value === 'dressed')}
       />
+      {!dressed && (
+        <>
+          <NumberField
+            label="Lost from the picture at"
+            value={Number(depth.fromSi(lostAtM).toFixed(1))}
+            unit={depth.unit}
+            low={depth.fromSi(0.5)}
+            high={Math.round(depth.fromSi(300))}
+            onChange={(x) => setLostAt(depth.toSi(x))}
+            length={system}
+            testID="lost-weight-at"
+          />
+          <BigButton
+            label="Keep that: it tells your noise"
+            onPress={() =>
+              keepLostWeight(
+                { massKg: grams / 1000, depthM: lostAtM, faceId: face.id },
+                boat.source === 'simulated',
+                `Lost at ${show('depth', lostAtM)}, kept. Boat, Noise check shows what your days say.`,
+              )
+            }
+            testID="keep-lost"
+          />
+        </>
+      )}
     </View>
   );
 }

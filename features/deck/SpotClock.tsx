@@ -8,7 +8,8 @@ import { feedStore, keepBite, planStore } from '@/stores';
 import { BigButton, Chips, Text } from '@/ui';
 import { beep } from '@/ui/beep';
 import { clock, useUnits } from '../units';
-import { ANSWER_WORDS, patternWords, SIDE_WORDS } from '../words/deck';
+import { patternWords } from '../words/coach';
+import { ANSWER_WORDS, SIDE_WORDS } from '../words/deck';
 import { deckView } from './deckView';
 
 /** A spot gets so long from its last bite, s. */

@@ -3,8 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { longestPause } from '@/core/logbook/dayChanges';
 import type { Day } from '@/core/logbook/day';
-import { dayStore, deleteDay, divideDay, joinDays, notify } from '@/stores';
-import { Button, EmptyState, Paper, Text } from '@/ui';
+import { dayStore, deleteDay, notify } from '@/stores';
+import { divideDay, joinDays } from '@/stores/dayChanges';
+import { Button, EmptyState, Text } from '@/ui';
+import { Paper } from '../paper';
 import { useUnits } from '../units';
 import { briefWords } from '../words/brief';
 import { biteWords, callWords, dateWords, dayLine, timeWords } from '../words/day';
@@ -105,7 +107,7 @@ export function DayScreen() {
             title="Marks"
             lines={day.marks.map((m) => [
               m.id,
-              `${timeWords(m.at)} ${MARK_WORDS[m.kind]}${m.note ? `: ${m.note}` : ''}, within ${units.show('depth', m.errorM, 0)}`,
+              `${timeWords(m.at)} ${MARK_WORDS[m.kind].toLowerCase()}${m.note ? `: ${m.note}` : ''}, within ${units.show('depth', m.errorM, 0)}`,
             ])}
           />
         </View>

@@ -1,6 +1,5 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { BarChart } from 'react-native-gifted-charts/dist/BarChart';
 import { useStore } from 'zustand';
 import { CLARITIES, PRESENTATIONS, type Presentation } from '@/core/advice';
 import { biteRates, SORTED_BY, type BiteRate, type SortedBy } from '@/core/logbook/biteRates';
@@ -9,60 +8,31 @@ import type { FishedDay } from '@/core/logbook/fishedHours';
 import { daysOf, setupRates } from '@/core/logbook/setupRates';
 import { spotRates } from '@/core/logbook/spotRates';
 import { openUnitOf, planStore } from '@/stores';
-import { Chips, FONT, Text, useTones } from '@/ui';
+import { Chips, Text, useTones } from '@/ui';
 import { useOwnUnit } from '../plan/usePlan';
-import { useUnits } from '../units';
+import { useUnits, type Units } from '../units';
 import { CLARITY_WORDS, PHASE_WORDS } from '../words/brief';
 import { monthWords } from '../words/day';
 import { biteLine, groupWords, setupLine, SORTED_WORDS, spotLine, spotName } from '../words/logAnswers';
 
-const HEIGHT = 150;
-const AXIS_PX = 52;
+const BiteChart = lazy(() => import('../charts').then((m) => ({ default: m.BiteChart })));
+
 const MOST_SPOTS = 12;
 
-/** Bars of takes, an hour where time is known, each with the top of its interval behind it. */
-function Bars({ rows, by, width }: { rows: readonly BiteRate[]; by: SortedBy; width: number }) {
-  const tones = useTones();
-  const units = useUnits();
+/** Takes as bars, an hour where time is known of all of them. */
+function chartOf(
+  rows: readonly BiteRate[],
+  by: SortedBy,
+  units: Units,
+): { title: string; bars: { label: string; value: number }[] } {
   const timed = rows.every((r) => r.rate !== null);
-  const value = (r: BiteRate): number => (timed ? r.rate!.perHour : r.takes);
-  const highest = Math.max(1, Math.ceil(Math.max(...rows.map(value))));
-  const sections = Math.min(4, highest);
-  // The scale counts in whole numbers.
-  const most = Math.ceil(highest / sections) * sections;
-  const room = (width - AXIS_PX) / rows.length;
-  const axis = { color: tones.ink, fontFamily: FONT.text, fontSize: 12 };
-  return (
-    <View
-      role="img"
-      aria-label={`${timed ? 'Takes an hour' : 'Takes'} by ${SORTED_WORDS[by].toLowerCase()}; the table below says the same`}
-      style={styles.chart}
-    >
-      <Text faint kind="small">
-        {timed ? 'Takes an hour' : 'Takes'} by {SORTED_WORDS[by].toLowerCase()}
-      </Text>
-      <BarChart
-        data={rows.map((r) => ({
-          value: value(r),
-          label: groupWords(by, r.key, units).replace(/\s(m|ft|°C|°F|h)$/, ''),
-        }))}
-        frontColor={tones.water}
-        height={HEIGHT}
-        width={width - AXIS_PX}
-        barWidth={Math.max(6, 0.6 * room)}
-        spacing={0.4 * room}
-        initialSpacing={4}
-        maxValue={most}
-        noOfSections={sections}
-        rulesColor={tones.rule}
-        xAxisColor={tones.ink}
-        yAxisColor={tones.rule}
-        xAxisLabelTextStyle={axis}
-        yAxisTextStyle={axis}
-        disableScroll
-      />
-    </View>
-  );
+  return {
+    title: `${timed ? 'Takes an hour' : 'Takes'} by ${SORTED_WORDS[by].toLowerCase()}`,
+    bars: rows.map((r) => ({
+      value: timed ? r.rate!.perHour : r.takes,
+      label: groupWords(by, r.key, units).replace(/\s(m|ft|°C|°F|h)$/, ''),
+    })),
+  };
 }
 
 /** Rows of a name and what is said of it. */
@@ -160,7 +130,11 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
           <Text>No bite tells its {SORTED_WORDS[by].toLowerCase()} yet. Say it on Deck when one comes.</Text>
         ) : (
           <>
-            {rows.length > 1 && width > 0 && <Bars rows={rows} by={by} width={width} />}
+            {rows.length > 1 && width > 0 && (
+              <Suspense fallback={<Text faint>Drawing the chart…</Text>}>
+                <BiteChart {...chartOf(rows, by, units)} width={width} />
+              </Suspense>
+            )}
             <Rows
               label={`Bites by ${SORTED_WORDS[by].toLowerCase()}`}
               rows={rows.map((r) => [String(r.key), groupWords(by, r.key, units), biteLine(r)])}
@@ -231,7 +205,6 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
 const styles = StyleSheet.create({
   answers: { gap: 20, maxWidth: 720, width: '100%' },
   part: { gap: 10 },
-  chart: { gap: 6, overflow: 'hidden' },
   row: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, borderTopWidth: 1, paddingVertical: 8 },
   name: { flexGrow: 1, flexBasis: 130 },
   said: { flexGrow: 3, flexBasis: 240 },

@@ -52,6 +52,9 @@ export function TrackSketch({ day }: { day: Day }) {
             fontSize={11}
             fontFamily={FONT.text}
             fill={tones.ink}
+            stroke={tones.page}
+            strokeWidth={3}
+            {...{ paintOrder: 'stroke' }}
           >
             {mark.note.slice(0, 18) || MARK_WORDS[mark.kind]}
           </SvgText>

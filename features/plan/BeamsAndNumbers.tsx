@@ -7,7 +7,7 @@ import { expectationWords, predictionNumbers, predictionWords } from '../words/e
 import { BudgetBar } from './BudgetBar';
 
 /** Charts are loaded when one is first asked for. */
-const MarginChart = lazy(() => import('./MarginChart').then((m) => ({ default: m.MarginChart })));
+const MarginChart = lazy(() => import('../charts').then((m) => ({ default: m.MarginChart })));
 
 interface Props {
   brief: Brief;

@@ -1,6 +1,5 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { restoreBackup } from '@/stores';
 import { Button, chooseFile, Text } from '@/ui';
 import { restoredWords } from '../words/backup';
 import { exportEverything } from './exportEverything';
@@ -38,7 +37,9 @@ export function BackupPart({ onDone }: { onDone: () => void }) {
       const large = backupTooLarge(file.size);
       const opened = large ?? readBackup(new Uint8Array(await file.arrayBuffer()));
       const restored = opened.ok
-        ? await restoreBackup(opened.value, (done, of) => setProgress(`Bringing in ${done} of ${of}…`))
+        ? await (
+            await import('@/stores/backup')
+          ).restoreBackup(opened.value, (done, of) => setProgress(`Bringing in ${done} of ${of}…`))
         : opened;
       setSaid(
         restored.ok

@@ -1,18 +1,20 @@
 import { Link, usePathname } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Icon, IconButton, Text, TOUCH_PX, useTones, useWide, type IconName } from '@/ui';
 import { usePictureInThisLight } from '../usePalette';
 import { KeepingBanner } from './KeepingBanner';
-import { KeptSheet } from './KeptSheet';
 import { LiveStrip } from './LiveStrip';
-import { MenuSheet } from './MenuSheet';
 import { Notices } from './Notices';
 import { Recovery } from './Recovery';
 import { SkipLink } from './SkipLink';
 import { UpdateBanner } from './UpdateBanner';
 import { useDroppedFile } from './useDroppedFile';
 import { usePlaceTitle } from './usePlaceTitle';
+
+// The sheets are loaded when they are first opened.
+const MenuSheet = lazy(() => import('./MenuSheet').then((m) => ({ default: m.MenuSheet })));
+const KeptSheet = lazy(() => import('./KeptSheet').then((m) => ({ default: m.KeptSheet })));
 
 /** The verbs of a day, in its order. */
 const PLACES = [
@@ -119,15 +121,19 @@ export function Shell({ children }: { children: ReactNode }) {
         {!wide && <Places wide={false} />}
       </View>
       <Notices />
-      <MenuSheet
-        open={menuOpen}
-        onClose={() => setMenuOpen(false)}
-        onKept={() => {
-          setMenuOpen(false);
-          setKeptOpen(true);
-        }}
-      />
-      <KeptSheet open={keptOpen} onClose={() => setKeptOpen(false)} />
+      <Suspense fallback={null}>
+        {menuOpen && (
+          <MenuSheet
+            open
+            onClose={() => setMenuOpen(false)}
+            onKept={() => {
+              setMenuOpen(false);
+              setKeptOpen(true);
+            }}
+          />
+        )}
+        {keptOpen && <KeptSheet open onClose={() => setKeptOpen(false)} />}
+      </Suspense>
     </View>
   );
 }

@@ -9,7 +9,7 @@ export const demoAsked = (): boolean =>
 /** Puts the demo's log and day in when the address asks for it (`?demo`) and the log is empty; never over a user's own. */
 export async function loadDemo(): Promise<void> {
   if (!demoAsked()) return;
-  const { demoWeek } = await import('@/core/logbook/demoWeek');
+  const { demoWeek } = await import('@/stores/simulated');
   takeDemoDays(demoWeek());
   const { entries } = logStore.getState();
   if (entries.length > 0) return;

@@ -1,15 +1,13 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Round } from '@/core/training/drill';
 import { BigButton, Text, useTones } from '@/ui';
-import { CutawayFromAbove, CutawaySection } from '../cutaway/CutawayDrawing';
+import { CutawayDrawing } from '../cutaway';
 import { useUnits } from '../units';
 import { dialledWords, outcomeWords, whyWords } from '../words/training';
 import { nextRound } from './sittingStore';
 import { useKeys } from './useKeys';
 
-const GAP = 6;
-const SIDE_SHARE = 0.64;
 const HEIGHT = 150;
 
 interface Props {
@@ -45,10 +43,9 @@ export function RoundTruth({ round, right, dialled, last }: Props) {
         <Text testID="why">{whyWords(round, units)}</Text>
       </View>
       {cutaway && width > 0 && (
-        <View style={styles.row}>
-          <CutawaySection cutaway={cutaway} width={SIDE_SHARE * width - GAP} height={HEIGHT} rangeM={null} />
-          <CutawayFromAbove cutaway={cutaway} width={(1 - SIDE_SHARE) * width} height={HEIGHT} />
-        </View>
+        <Suspense fallback={<View style={{ height: HEIGHT }} />}>
+          <CutawayDrawing cutaway={cutaway} width={width} height={HEIGHT} rangeM={null} />
+        </Suspense>
       )}
       <BigButton
         tone="main"
@@ -63,5 +60,4 @@ export function RoundTruth({ round, right, dialled, last }: Props) {
 const styles = StyleSheet.create({
   truth: { gap: 8 },
   words: { borderLeftWidth: 4, paddingLeft: 10, gap: 2 },
-  row: { flexDirection: 'row', gap: GAP },
 });

@@ -5,7 +5,8 @@ import type { Sitting } from '@/core/training/answer';
 import type { Trained } from '@/core/training/drill';
 import type { DrillSet } from '@/core/training/drillSet';
 import { writeDrillFile } from '@/core/formats/drillFile';
-import { drillLink, notify } from '@/stores';
+import { notify } from '@/stores';
+import { drillLink } from '@/stores/drillSet';
 import { Button, saveFile, Text } from '@/ui';
 import { shareLink } from '../shareLink';
 

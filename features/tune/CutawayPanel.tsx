@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { CutawayFish } from '@/core/bench/cutaway';
 import { passStore, setNow } from '@/stores';
 import { Text, useWide } from '@/ui';
-import { CutawayFromAbove, CutawaySection } from '../cutaway/CutawayDrawing';
+import { CutawayDrawing } from '../cutaway';
 import { useUnits } from '../units';
 import { madeWords, sectionWords } from '../words/cutaway';
 import { pointAt } from './cursorStore';
@@ -17,10 +17,6 @@ function toMark({ mark }: CutawayFish): void {
   pointAt({ timeS: mark.nearestS, depthM: mark.nearestM });
 }
 
-const GAP = 6;
-/** Share of the room the view from the side takes. */
-const SIDE_SHARE = 0.62;
-
 /** The true water beside the picture: what made the echo that is pointed at, and why it is drawn where it is. */
 export function CutawayPanel() {
   const units = useUnits();
@@ -32,21 +28,9 @@ export function CutawayPanel() {
   return (
     <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)} testID="cutaway">
       {cutaway && width > 0 && (
-        <View style={styles.row}>
-          <CutawaySection
-            cutaway={cutaway}
-            width={SIDE_SHARE * width - GAP}
-            height={height}
-            rangeM={rangeM}
-            onFish={toMark}
-          />
-          <CutawayFromAbove
-            cutaway={cutaway}
-            width={(1 - SIDE_SHARE) * width}
-            height={height}
-            onFish={toMark}
-          />
-        </View>
+        <Suspense fallback={<View style={{ height }} />}>
+          <CutawayDrawing cutaway={cutaway} width={width} height={height} rangeM={rangeM} onFish={toMark} />
+        </Suspense>
       )}
       <ScrollView style={styles.words} role="status">
         {problem ? (
@@ -68,6 +52,5 @@ export function CutawayPanel() {
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', gap: GAP },
   words: { maxHeight: 96, paddingHorizontal: 8, paddingTop: 4 },
 });

@@ -1,4 +1,4 @@
-import type { Restored } from '@/stores';
+import type { Restored } from '@/stores/backup';
 
 const things = (count: number): string => `${count} ${count === 1 ? 'thing' : 'things'}`;
 const was = (count: number): string => (count === 1 ? 'was' : 'were');

@@ -31,12 +31,12 @@ export const dayLine = (day: Day): string =>
 /** A bite: when, what, where and on what. */
 export const biteWords = ({ at, answer, side, depthM, lure }: Bite, { show }: Units): string =>
   [
-    `${timeWords(at)} ${ANSWER_WORDS[answer]}`,
+    `${timeWords(at)} ${ANSWER_WORDS[answer].toLowerCase()}`,
     ...(depthM === null ? [] : [show('depth', depthM)]),
-    ...(side === null ? [] : [SIDE_WORDS[side]]),
+    ...(side === null ? [] : [SIDE_WORDS[side].toLowerCase()]),
     ...(lure === '' ? [] : [lure]),
   ].join(', ');
 
 /** A call, how sure, and how it came out. */
 export const callWords = ({ at, what, sure, proof }: Call): string =>
-  `${timeWords(at)} ${CALL_WORDS[what]}, ${Math.round(100 * sure)} % sure: ${proof === null ? 'not proved' : PROOF_WORDS[proof].told}`;
+  `${timeWords(at)} ${CALL_WORDS[what].toLowerCase()}, ${Math.round(100 * sure)} % sure: ${proof === null ? 'not proved' : PROOF_WORDS[proof].told}`;

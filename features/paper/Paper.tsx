@@ -1,9 +1,6 @@
 import { createElement, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button } from './Button';
-import { saveUrl } from './files';
-import { Text } from './Text';
-import { TONES, TonesContext } from './theme';
+import { Button, saveUrl, Text, TONES, TonesContext } from '@/ui';
 
 /** On paper there is only the page: nothing of the app around it, and nothing that scrolls. */
 const PRINT = `

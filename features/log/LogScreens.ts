@@ -1,0 +1,2 @@
+export { DayScreen } from './DayScreen';
+export { LogScreen } from './LogScreen';
