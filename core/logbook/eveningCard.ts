@@ -75,7 +75,8 @@ export function eveningCard(
     for (const [control, value] of Object.entries(heldOn(d.day.plan!.holds, unitId).cone))
       if (typeof value === 'number' && isPinnable(control as Pinnable) && !held.has(control as Pinnable))
         held.set(control as Pinnable, from(d, { control: control as Pinnable, value }));
-  const temperatures = newest.fished.flatMap((f) => (f.temperatureC === null ? [] : [f.temperatureC]));
+  const warm = newest.fished.filter((f) => f.temperatureC !== null);
+  const warmHours = warm.reduce((sum, f) => sum + f.hours, 0);
   return {
     waterName,
     brief: from(best, best.day.plan!.brief),
@@ -92,8 +93,8 @@ export function eveningCard(
     lure: lure && lureDay ? from(lureDay, String(lure.key)) : null,
     held: [...held.values()],
     temperatureC:
-      temperatures.length > 0
-        ? from(newest, temperatures.reduce((sum, t) => sum + t, 0) / temperatures.length)
+      warmHours > 0
+        ? from(newest, warm.reduce((sum, f) => sum + f.hours * f.temperatureC!, 0) / warmHours)
         : null,
     days: days.length,
   };

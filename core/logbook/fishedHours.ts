@@ -8,6 +8,9 @@ const LONGEST_GAP_S = 120;
 const FISHING_MPS = 3;
 /** A bite is where the boat was within this of it, s. */
 const NEAR_S = 90;
+/** Places within a cell of this size are one, degrees (about 20 m); cells there are round the earth. */
+const CELL_DEG = 2e-4;
+const CELLS_ROUND = 4e6;
 
 /** Something a fish did, with what was known about it then. */
 export interface Answered {
@@ -24,14 +27,19 @@ export interface Answered {
   place: Position | null;
 }
 
-/** A stretch of time fished at one place. */
+/** Time fished under the same conditions: the hour of the day, the degree of warmth, the phase. */
 export interface Fished {
   hours: number;
   hour: number;
+  /** Mean of it, °C; null where nobody knew. */
   temperatureC: number | null;
   phase: Presentation | null;
+}
+
+/** Time fished at one place. */
+export interface FishedAt {
+  hours: number;
   place: Position;
-  speedMps: number;
 }
 
 /** A day as its statistics need it. */
@@ -39,16 +47,22 @@ export interface FishedDay {
   day: Day;
   answered: readonly Answered[];
   fished: readonly Fished[];
+  places: readonly FishedAt[];
 }
 
-/** Seconds since 1970 of a moment in UTC, without a clock. */
+/** Two digits of a text as a number. */
+const two = (text: string, at: number): number =>
+  10 * (text.charCodeAt(at) - 48) + text.charCodeAt(at + 1) - 48;
+
+/** Seconds since 1970 of a moment in UTC, ISO 8601 as the app writes it, without a clock. */
 export function secondsOf(iso: string): number {
-  const [year, month, day, hour, minute, second] = iso.split(/[-T:Z+]/).map(Number) as number[];
+  const year = 100 * two(iso, 0) + two(iso, 2);
+  const month = two(iso, 5);
   // Days from the civil calendar (Hinnant 2013).
-  const y = month! <= 2 ? year! - 1 : year!;
+  const y = month <= 2 ? year - 1 : year;
   const era = Math.floor(y / 400);
   const yearOfEra = y - era * 400;
-  const dayOfYear = Math.floor((153 * (month! + (month! > 2 ? -3 : 9)) + 2) / 5) + day! - 1;
+  const dayOfYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + two(iso, 8) - 1;
   const days =
     era * 146097 +
     yearOfEra * 365 +
@@ -56,7 +70,8 @@ export function secondsOf(iso: string): number {
     Math.floor(yearOfEra / 100) +
     dayOfYear -
     719468;
-  return days * 86400 + hour! * 3600 + minute! * 60 + second!;
+  const part = iso[19] === '.' ? Number.parseFloat(iso.slice(19)) : 0;
+  return days * 86400 + two(iso, 11) * 3600 + two(iso, 14) * 60 + two(iso, 17) + part;
 }
 
 /**
@@ -71,28 +86,43 @@ export function fishedDay(day: Day, offsetMin: number): FishedDay {
     for (const p of phases) if (p.s <= s) now = p.phase;
     return now;
   };
-  const track = day.track.map((p) => ({ ...p, s: secondsOf(p.at) })).sort((a, b) => a.s - b.s);
+  const times = Float64Array.from(day.track, (p) => secondsOf(p.at));
+  const order = times.every((s, k) => k === 0 || times[k - 1]! <= s)
+    ? null
+    : [...times.keys()].sort((a, b) => times[a]! - times[b]!);
+  const at = (k: number): number => (order ? order[k]! : k);
   const layerM = day.plan?.brief.thermoclineM ?? null;
-  const fished: Fished[] = [];
-  for (let k = 1; k < track.length; k++) {
-    const [a, b] = [track[k - 1]!, track[k]!];
-    const gap = b.s - a.s;
-    const speedMps = b.speedMps ?? 0;
-    if (!(gap > 0 && gap <= LONGEST_GAP_S) || speedMps > FISHING_MPS) continue;
-    fished.push({
-      hours: gap / 3600,
-      hour: hourOf(b.s),
-      temperatureC: b.temperatureC,
-      phase: phaseAt(b.s),
-      place: b,
-      speedMps,
-    });
+  const conditions = new Map<string, Fished>();
+  const places = new Map<number, FishedAt>();
+  for (let k = 1; k < times.length; k++) {
+    const s = times[at(k)]!;
+    const gap = s - times[at(k - 1)]!;
+    const { speedMps, temperatureC, latitudeDeg, longitudeDeg } = day.track[at(k)]!;
+    if (!(gap > 0 && gap <= LONGEST_GAP_S) || (speedMps ?? 0) > FISHING_MPS) continue;
+    const hours = gap / 3600;
+    const hour = hourOf(s);
+    const phase = phaseAt(s);
+    const key = `${hour} ${temperatureC === null ? '' : Math.floor(temperatureC)} ${phase}`;
+    const same = conditions.get(key);
+    if (!same) conditions.set(key, { hours, hour, temperatureC, phase });
+    else {
+      same.hours += hours;
+      if (temperatureC !== null)
+        same.temperatureC! += (temperatureC - same.temperatureC!) * (hours / same.hours);
+    }
+    const cell = Math.round(latitudeDeg / CELL_DEG) * CELLS_ROUND + Math.round(longitudeDeg / CELL_DEG);
+    const here = places.get(cell);
+    if (here) here.hours += hours;
+    else places.set(cell, { hours, place: { latitudeDeg, longitudeDeg } });
   }
   const answered = day.bites.map((bite): Answered => {
     const s = secondsOf(bite.at);
-    let near: (typeof track)[number] | null = null;
-    for (const p of track)
-      if (Math.abs(p.s - s) <= NEAR_S && (!near || Math.abs(p.s - s) < Math.abs(near.s - s))) near = p;
+    let near: Day['track'][number] | null = null;
+    let nearS = NEAR_S;
+    for (let k = 0; k < times.length; k++) {
+      const apart = Math.abs(times[k]! - s);
+      if (apart < nearS || (near === null && apart <= nearS)) [near, nearS] = [day.track[k]!, apart];
+    }
     return {
       answer: bite.answer,
       hour: hourOf(s),
@@ -105,5 +135,5 @@ export function fishedDay(day: Day, offsetMin: number): FishedDay {
       place: near,
     };
   });
-  return { day, answered, fished };
+  return { day, answered, fished: [...conditions.values()], places: [...places.values()] };
 }
