@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { boatPage, enter, expectAccessible, expectStored, goTo, open, setDial, watchErrors } from './app';
 
-test('the boat’s numbers are answered at once, and the plan counts with them', async ({ page }) => {
+test('the boat’s numbers are answered at once, and the plan counts with them @once', async ({ page }) => {
   const errors = watchErrors(page);
   await open(page, '/plan');
   await expect(page.getByTestId('setup-beam')).toHaveText('83 kHz wide');

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { expectAccessible, goTo, open, pictureDrawn, setDial, watchErrors } from './app';
 
-test('a day: plan, tune, read, keep, export, reload, still there', async ({ page }) => {
+test('a day: plan, tune, read, keep, export, reload, still there @once', async ({ page }) => {
   const errors = watchErrors(page);
   await open(page, '/');
   await expect(page).toHaveURL(/plan/);

@@ -39,7 +39,7 @@ async function setLight(page: Page, light: string): Promise<void> {
   await expectStored(page, 'preferences', LIGHT_STORED[light]!);
 }
 
-test('four changes to the brief take twelve taps from a cold start, tomorrow’s plan three', async ({
+test('four changes to the brief take twelve taps from a cold start, tomorrow’s plan three @once', async ({
   page,
 }) => {
   await open(page, '/');
@@ -361,7 +361,7 @@ test('a kind of one’s own, and what cannot be is said at the field', { tag: '@
   await expect(page.getByTestId('brief-depth')).toHaveText('6–46 m');
 });
 
-test('Plan, Boat, deck and sheet in every light, narrow, wide and at twice the text', async ({
+test('Plan, Boat, deck and sheet in every light, narrow, wide and at twice the text @once', async ({
   page,
 }, info) => {
   test.skip(info.project.name === 'phone', 'sizes are set here');
