@@ -361,7 +361,7 @@ test('a kind of one’s own, and what cannot be is said at the field', { tag: '@
   await expect(page.getByTestId('brief-depth')).toHaveText('6–46 m');
 });
 
-test('Plan, Boat, deck and sheet in every light, narrow, wide and at twice the text @once', async ({
+test('Plan, Boat, deck and sheet in every light, narrow, wide and at twice the text', async ({
   page,
 }, info) => {
   test.skip(info.project.name === 'phone', 'sizes are set here');
