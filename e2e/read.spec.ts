@@ -21,7 +21,9 @@ async function readFirst(page: Page): Promise<void> {
   await expect(page.getByTestId('seen-fish')).toBeVisible();
 }
 
-test('a mark is chosen on the picture and in the list, measured and looked at closely', async ({ page }) => {
+test('a mark is chosen on the picture and in the list, measured and looked at closely @once', async ({
+  page,
+}) => {
   const errors = watchErrors(page);
   await readFirst(page);
   const whole = await pictureDrawn(page);

@@ -32,7 +32,6 @@ describe('a walk from three bad settings', () => {
     ['the first brief’s cone', brief(cone.settings, 61)],
     ['the first brief’s slice', brief(slice.settings, 62)],
     ['the east shelf', scene('east-shelf')],
-    ['the thermocline', scene('thermocline')],
   ])('comes to a tuned picture within twelve moves: %s', (_, water) => {
     const { fish, best, solved, bestFound } = solvedAgainstGrid(water, GRID);
     expect(fish).toBeGreaterThan(0);
