@@ -54,6 +54,7 @@ const KEYS: Record<
   phase: { answered: (a) => a.phase, fished: (f) => f.phase },
 };
 
+/** Whether a fish took the lure, hooked or not. */
 export const isTake = ({ answer }: Pick<Answered, 'answer'>): boolean =>
   answer === 'bite' || answer === 'catch';
 

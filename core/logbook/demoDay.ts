@@ -8,12 +8,14 @@ import type { Bite, Call, Day, DayMark, TrackPoint } from './day';
 const DATE = '2026-09-02';
 const BEGAN_S = 5.5 * 3600;
 
-/** A second of the round as a moment of the day. */
-function momentOf(second: number): string {
-  const s = BEGAN_S + second;
+/** A second of a date's day as a moment, ISO 8601 in UTC. */
+export function momentOn(date: string, second: number): string {
   const two = (n: number): string => String(Math.floor(n)).padStart(2, '0');
-  return `${DATE}T${two(s / 3600)}:${two((s / 60) % 60)}:${two(s % 60)}.000Z`;
+  return `${date}T${two(second / 3600)}:${two((second / 60) % 60)}:${two(second % 60)}.000Z`;
 }
+
+/** A second of the round as a moment of the day. */
+const momentOf = (second: number): string => momentOn(DATE, BEGAN_S + second);
 
 /** A point of the track every so many seconds. */
 const EVERY_S = 3;

@@ -10,7 +10,7 @@ import { placeFrom, seededRandom, type Position } from '@/core/maths';
 import { WATERS, type WaterName } from '@/core/scene/library/waters';
 import { VESSMERE_CRIB } from '@/core/scene/library/vessmereLake';
 import type { Bite, Call, Day, DayMark, TrackPoint } from './day';
-import { demoDay } from './demoDay';
+import { demoDay, momentOn } from './demoDay';
 
 /** A day as it is told: where, when, for what, how it was set, and what came of it. */
 interface Told {
@@ -135,11 +135,6 @@ const TOLD: readonly Told[] = [
 const EVERY_S = 20;
 const QUARTER_S = 900;
 
-const momentOf = (date: string, second: number): string => {
-  const two = (n: number): string => String(Math.floor(n)).padStart(2, '0');
-  return `${date}T${two(second / 3600)}:${two((second / 60) % 60)}:${two(second % 60)}.000Z`;
-};
-
 function dayTold(told: Told, k: number): Day {
   const random = seededRandom(40 + k).fork('demo week');
   const { origin } = WATERS[told.water];
@@ -173,14 +168,14 @@ function dayTold(told: Told, k: number): Day {
       y + 5 * Math.sin(1.7 * swing + 1) + 0.7 * random.normal(),
     );
     track.push({
-      at: momentOf(date, second),
+      at: momentOn(date, second),
       ...place,
       speedMps: Math.max(0, USUAL_SPEED_MPS[phase] + 0.1 * random.normal()),
       depthM: brief.toM - 1 + 0.4 * random.normal(),
       temperatureC: told.temperatureC + 0.4 * Math.sin(s / 5000) + 0.05 * random.normal(),
     });
     if (s % QUARTER_S !== QUARTER_S / 2 - ((QUARTER_S / 2) % EVERY_S)) continue;
-    const at = momentOf(date, second);
+    const at = momentOn(date, second);
     const chance = onGood ? told.good : told.poor;
     const lure = told.lures[random.uniform() < 0.7 ? 0 : 1]!;
     const takes = random.uniform() < chance * (lure === told.lures[0] ? 1.15 : 0.6);
@@ -225,7 +220,7 @@ function dayTold(told: Told, k: number): Day {
   }
   const marks = spots.map(([x, y], n): DayMark => ({
     id: `w${k}-spot-${n}`,
-    at: momentOf(date, startS + 60 * (n + 1)),
+    at: momentOn(date, startS + 60 * (n + 1)),
     kind: n === 0 ? 'cover' : 'reference',
     ...placeFrom(origin, x, y),
     errorM: 4.5,
@@ -246,12 +241,12 @@ function dayTold(told: Told, k: number): Day {
   return {
     id: `demo-week-${k + 1}`,
     name: `${told.water}, ${Number(date.slice(8))} ${date.slice(5, 7) === '08' ? 'August' : 'September'}`,
-    startedAt: momentOf(date, startS),
+    startedAt: momentOn(date, startS),
     simulated: true,
     marks,
     bites,
     calls,
-    phases: [{ at: momentOf(date, startS), phase }],
+    phases: [{ at: momentOn(date, startS), phase }],
     track,
     note: told.note,
     // A shot of 3.5 g, watched going down on two mornings.
@@ -260,7 +255,7 @@ function dayTold(told: Told, k: number): Day {
         ? [
             {
               id: `w${k}-lost`,
-              at: momentOf(date, startS + 600),
+              at: momentOn(date, startS + 600),
               massKg: 0.0035,
               depthM: k === 0 ? 12.6 : 13.4,
               faceId: 'cone-200',

@@ -54,7 +54,7 @@ export interface FishedDay {
 const two = (text: string, at: number): number =>
   10 * (text.charCodeAt(at) - 48) + text.charCodeAt(at + 1) - 48;
 
-/** Seconds since 1970 of a moment in UTC, ISO 8601 as the app writes it, without a clock. */
+/** Seconds since 1970 of a moment, ISO 8601 with seconds and a zone, without a clock. */
 export function secondsOf(iso: string): number {
   const year = 100 * two(iso, 0) + two(iso, 2);
   const month = two(iso, 5);
@@ -71,7 +71,9 @@ export function secondsOf(iso: string): number {
     dayOfYear -
     719468;
   const part = iso[19] === '.' ? Number.parseFloat(iso.slice(19)) : 0;
-  return days * 86400 + two(iso, 11) * 3600 + two(iso, 14) * 60 + two(iso, 17) + part;
+  const zone = iso.endsWith('Z') ? null : /([+-])(\d\d):?(\d\d)?$/.exec(iso);
+  const aheadS = zone ? (zone[1] === '-' ? -60 : 60) * (60 * Number(zone[2]) + Number(zone[3] ?? 0)) : 0;
+  return days * 86400 + two(iso, 11) * 3600 + two(iso, 14) * 60 + two(iso, 17) + part - aheadS;
 }
 
 /**

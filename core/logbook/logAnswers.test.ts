@@ -122,6 +122,8 @@ describe('what the days say, over twenty made ones', () => {
       '2026-02-28T00:00:00.000Z',
       '2024-02-29T12:30:15.250Z',
       '2100-03-01T06:00:00.000Z',
+      '2026-09-02T06:00:00+02:00',
+      '2026-09-01T23:30:00.5-04:30',
     ])
       expect(secondsOf(iso)).toBe(Date.parse(iso) / 1000);
   });

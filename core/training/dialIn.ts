@@ -2,7 +2,7 @@ import type { Settings } from '@/core/picture';
 import { holding } from '@/core/scene';
 import { draftOf, type Drafting } from './draft';
 import type { KindOf } from './drill';
-import { fishDepth, fishSize, movingBrief, openWater, stretchOf, unevenBed } from './drillWater';
+import { fishDepth, fishSize, movingBrief, emptyWater, stretchOf, unevenBed } from './drillWater';
 
 type Fault = KindOf<'dial'>;
 
@@ -42,7 +42,7 @@ export const dialIn: Drafting<'dial'> = (kind, _level, random, trained) => {
   });
   return draftOf(
     stretch,
-    { ...openWater(stretch, unevenBed(bedM, random)), fish },
+    { ...emptyWater(stretch, unevenBed(bedM, random)), fish },
     {
       asked: fish.map((_, k) => ({ fish: k })),
       options: [],

@@ -3,7 +3,8 @@ import { sectionsOf } from '@/core/bench';
 import { clamp, type Random } from '@/core/maths';
 import type { PaletteName, Settings } from '@/core/picture';
 import { faceOf, type Face, type Rig } from '@/core/rig';
-import { emptyScene, layBed, type BedField, type Fish, type Scene, type TrackSection } from '@/core/scene';
+import { emptyScene, type Fish, type Scene, type TrackSection } from '@/core/scene';
+import { groundUnder, WATERS } from '@/core/scene/library/waters';
 import type { BedMaterial } from '@/core/water';
 import type { Trained } from './drill';
 
@@ -14,8 +15,6 @@ const MOST_PINGS = 900;
 const SLOWEST_MPS = 0.8;
 const FASTEST_MPS = 3;
 const CALMEST_MPS = 2;
-/** The water of rounds lies in open ocean. */
-const ORIGIN = { latitudeDeg: -47.3, longitudeDeg: -124.9 };
 
 /** The way a round goes over its water: the day's own, at a speed at which marks have a shape. */
 export function movingBrief(brief: Brief): Brief {
@@ -56,7 +55,7 @@ export function settingsFor(brief: Brief, { rig, palettes }: Pick<Trained, 'rig'
   return { ...settings, gainMode: 'manual', palette };
 }
 
-/** A stretch at a setup; what is given in `set` is over it. */
+/** A stretch at a start setup; what is given in `set` is over it. @throws RangeError for a face the rig has not */
 export function stretchOf(brief: Brief, trained: Trained, set: Partial<Settings> = {}): Stretch {
   const settings = { ...settingsFor(brief, trained), ...set };
   const durationS = Math.min(COLUMNS / settings.chartSpeed, MOST_PINGS / settings.pingRate);
@@ -73,26 +72,24 @@ export function stretchOf(brief: Brief, trained: Trained, set: Partial<Settings>
   };
 }
 
-/** Open water over a bed, nothing in it. */
-export function openWater(
+/**
+ * The day's water over a bed, nothing in it.
+ * @param depthAt depth of the bed, m, at m along the way and to its side @param materialAt of what it is; the brief's bed when left out
+ */
+export function emptyWater(
   { brief, wayM }: Pick<Stretch, 'brief' | 'wayM'>,
   depthAt: (x: number, y: number) => number,
   materialAt: (x: number, y: number) => BedMaterial = () => (brief.bed === 'unknown' ? 'sand' : brief.bed),
 ): Scene {
   const deepestM = Math.max(depthAt(0, 0), depthAt(wayM / 2, 0), depthAt(wayM, 0));
-  const reach = 1.3 * deepestM + 12;
-  const bed: BedField = layBed(
-    {
-      originXM: -reach,
-      originYM: -reach,
-      widthM: wayM + 2 * reach,
-      heightM: 2 * reach,
-      cellM: Math.max(0.4, deepestM / 36),
-    },
-    depthAt,
-    materialAt,
-  );
-  return emptyScene({ id: 'drill', title: '', teaches: '', water: waterOf(brief), origin: ORIGIN, bed });
+  return emptyScene({
+    id: 'drill',
+    title: '',
+    teaches: '',
+    water: waterOf(brief),
+    origin: WATERS.Vessmere.origin,
+    bed: groundUnder(wayM, deepestM, depthAt, materialAt),
+  });
 }
 
 /** A bed that hardly rises and falls, at a depth. */
@@ -102,7 +99,7 @@ export function unevenBed(depthM: number, random: Random): (x: number, y: number
   return (x, y) => depthM + swell * (Math.sin(x / 7 + a) + Math.sin(x / 17 + y / 11 + b));
 }
 
-/** The depth of the water a fish of the day keeps to, m, off surface and bed. */
+/** A depth a fish of the day keeps to, m, off surface and bed. @param bedM depth of the bed there, m */
 export function fishDepth(brief: Brief, bedM: number, random: Random): number {
   const low = Math.min(Math.max(1.5, brief.fromM), 0.7 * bedM);
   const high = Math.max(low, Math.min(deepestFishOf(brief), 0.86 * bedM - 0.3));

@@ -1,6 +1,6 @@
 import { baitCloud, holding } from '@/core/scene';
 import { chooseNumber, draftOf, type Drafting } from './draft';
-import { fishDepth, fishSize, movingBrief, openWater, stretchOf, unevenBed } from './drillWater';
+import { fishDepth, fishSize, movingBrief, emptyWater, stretchOf, unevenBed } from './drillWater';
 
 /** A school goes so fast, m/s, and it takes so long to come back to it, s. */
 const DRIFTS_MPS = [0.1, 0.3] as const;
@@ -29,7 +29,7 @@ export const findAgain: Drafting<'again'> = (kind, level, random, trained) => {
     return draftOf(
       stretch,
       {
-        ...openWater(stretch, unevenBed(bedM, random)),
+        ...emptyWater(stretch, unevenBed(bedM, random)),
         fish: [holding(fishSize(brief, 0.8), [wayM * share, 0, z], random)],
       },
       {
@@ -59,7 +59,7 @@ export const findAgain: Drafting<'again'> = (kind, level, random, trained) => {
   );
   return draftOf(
     stretch,
-    { ...openWater(stretch, unevenBed(bedM, random)), clouds: [cloud] },
+    { ...emptyWater(stretch, unevenBed(bedM, random)), clouds: [cloud] },
     {
       asked: [{ timeS, rangeM: z, halfS: radiusM / brief.speedMps, halfM: radiusZM }],
       ...chooseNumber('off-by', [farM, 0.4 * farM, 1.8 * farM, 3 * farM], random),

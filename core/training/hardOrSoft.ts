@@ -2,7 +2,7 @@ import { PALETTE_STEPS, type Picture } from '@/core/picture';
 import type { BedMaterial } from '@/core/water';
 import { choose, draftOf, type Drafting } from './draft';
 import { KINDS } from './drill';
-import { movingBrief, openWater, stretchOf, unevenBed } from './drillWater';
+import { movingBrief, emptyWater, stretchOf, unevenBed } from './drillWater';
 
 const PAIRS: Record<1 | 2 | 3, readonly (readonly [soft: BedMaterial, hard: BedMaterial])[]> = {
   1: [
@@ -50,7 +50,7 @@ export const hardOrSoft: Drafting<'bed'> = (kind, level, random, trained) => {
   const edge = wayM * random.between(0.42, 0.58);
   return draftOf(
     stretch,
-    openWater(stretch, unevenBed(bedM, random), (x) => (x < edge ? first : second)),
+    emptyWater(stretch, unevenBed(bedM, random), (x) => (x < edge ? first : second)),
     {
       asked: [],
       ...choose(KINDS.bed, kind),

@@ -1,7 +1,7 @@
 import { holding } from '@/core/scene';
 import { choose, draftOf, type Drafting } from './draft';
 import { KINDS } from './drill';
-import { fishDepth, fishSize, movingBrief, openWater, stretchOf, unevenBed } from './drillWater';
+import { fishDepth, fishSize, movingBrief, emptyWater, stretchOf, unevenBed } from './drillWater';
 
 /** Echoes between two fish one over the other, by level: nearer than one they are one mark. */
 const ECHOES = { 1: 5, 2: 3, 3: 2 } as const;
@@ -38,7 +38,7 @@ export const howMany: Drafting<'count'> = (kind, level, random, trained) => {
   });
   return draftOf(
     stretch,
-    { ...openWater(stretch, onBed ? () => bedM : unevenBed(bedM, random)), fish },
+    { ...emptyWater(stretch, onBed ? () => bedM : unevenBed(bedM, random)), fish },
     {
       asked: fish.map((_, k) => ({ fish: k })),
       boxed: 0,

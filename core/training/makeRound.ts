@@ -16,7 +16,7 @@ import { layTrack } from '@/core/scene';
 import { simulate, type VisibleFish } from '@/core/sounder';
 import { dialIn, wrongSettings } from './dialIn';
 import type { Asked, Draft, Drafting } from './draft';
-import { KINDS, type Drill, type KindOf, type Round, type RoundSpec, type Trained } from './drill';
+import type { Drill, KindOf, Round, RoundSpec, Trained } from './drill';
 import { COLUMNS } from './drillWater';
 import { findAgain } from './findAgain';
 import { fixIt } from './fixIt';
@@ -132,9 +132,6 @@ function sounded(draft: Draft, seed: number): Sounded & { cut: () => ReturnType<
     cut: () => cut,
   };
 }
-
-/** What can be asked of this boat on this day: a kind that no water shows is left out when it is made. */
-export const kindsOf = (drill: Drill): readonly KindOf<Drill>[] => KINDS[drill];
 
 /** A round being asked: it can be drawn again with dials turned. */
 export interface MadeRound {

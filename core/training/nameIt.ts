@@ -21,7 +21,7 @@ import {
   fishDepth,
   fishSize,
   movingBrief,
-  openWater,
+  emptyWater,
   settingsFor,
   stillBrief,
   stretchOf,
@@ -90,7 +90,7 @@ function drawnShare({ steps, rows, columns }: Picture, place: MarkPlace, byRows:
 }
 
 /** Whether something long stands out from the water over and under it. */
-export function linePlain(picture: Picture, place: MarkPlace): boolean {
+function linePlain(picture: Picture, place: MarkPlace): boolean {
   const aside = 2 * place.halfRows + 2;
   const here = drawnShare(picture, place, 0);
   return here - Math.min(drawnShare(picture, place, -aside), drawnShare(picture, place, aside)) >= STANDS_OUT;
@@ -342,7 +342,7 @@ function falseBed(level: Level, random: Random, trained: Trained): Draft {
     pingRate: rate,
     gainDb: settingsFor(brief, trained).gainDb - QUIETER_DB,
   });
-  const scene = openWater(stretch, unevenBed(brief.toM, random), () => 'rock');
+  const scene = emptyWater(stretch, unevenBed(brief.toM, random), () => 'rock');
   // An echo of the ping before: twice the depth less what sound travels between two pings.
   const soundMps = 1480;
   const rangeM = 2 * brief.toM - soundMps / (2 * rate);
@@ -368,7 +368,7 @@ export const nameIt: Drafting<'name'> = (kind, level, random, trained) => {
   const things = laid(kind, level, stretch, bedM, random);
   if (!things) return null;
   const scene = {
-    ...openWater(stretch, kind === 'weed' ? unevenBed(bedM, random) : () => bedM),
+    ...emptyWater(stretch, kind === 'weed' ? unevenBed(bedM, random) : () => bedM),
     ...things.scene,
   };
   return draftOf(stretch, scene, {

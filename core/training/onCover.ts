@@ -2,7 +2,7 @@ import { sliceSetup, startSetup } from '@/core/advice';
 import { brush, crib, holding, timber } from '@/core/scene';
 import { choose, draftOf, type Drafting } from './draft';
 import { KINDS } from './drill';
-import { fishSize, movingBrief, openWater, stretchOf, unevenBed } from './drillWater';
+import { fishSize, movingBrief, emptyWater, stretchOf, unevenBed } from './drillWater';
 
 /** Where fish stand over and beside cover, m. */
 const OVER_M = [0.9, 1.7] as const;
@@ -58,7 +58,7 @@ export const onCover: Drafting<'cover'> = (kind, level, random, trained) => {
   };
   return draftOf(
     stretch,
-    { ...openWater(stretch, kind === 'none' ? unevenBed(bedM, random) : () => bedM), fish, covers: [cover] },
+    { ...emptyWater(stretch, kind === 'none' ? unevenBed(bedM, random) : () => bedM), fish, covers: [cover] },
     {
       asked: [onCoverPlace, ...fish.map((_, k) => ({ fish: k }))],
       boxed: 1,

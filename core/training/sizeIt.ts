@@ -1,7 +1,7 @@
 import { holding } from '@/core/scene';
 import { choose, draftOf, type Drafting } from './draft';
 import { KINDS } from './drill';
-import { fishDepth, fishSize, movingBrief, openWater, stretchOf } from './drillWater';
+import { fishDepth, fishSize, movingBrief, emptyWater, stretchOf } from './drillWater';
 
 /** How much longer the larger one is. */
 const RATIO = { 1: 2, 2: 1.6, 3: 1.4 } as const;
@@ -28,7 +28,7 @@ export const sizeIt: Drafting<'size'> = (kind, level, random, trained) => {
   });
   return draftOf(
     stretch,
-    { ...openWater(stretch, () => bedM), fish },
+    { ...emptyWater(stretch, () => bedM), fish },
     {
       asked: [{ fish: 0 }, { fish: 1 }],
       ...choose(KINDS.size, kind),

@@ -1,7 +1,7 @@
 import { holding } from '@/core/scene';
 import type { Face } from '@/core/rig';
 import { choose, chooseNumber, draftOf, shuffled, type Draft, type Drafting } from './draft';
-import { fishDepth, fishSize, movingBrief, openWater, stretchOf } from './drillWater';
+import { fishDepth, fishSize, movingBrief, emptyWater, stretchOf } from './drillWater';
 
 /** Beams that differ by less tell nothing apart. */
 const WIDER = 1.5;
@@ -38,7 +38,7 @@ export const whereIsIt: Drafting<'place'> = (kind, level, random, trained) => {
       const fish = [holding(size, [stretch.wayM / 2, y, z], random)];
       return draftOf(
         stretch,
-        { ...openWater(stretch, () => bedM), fish },
+        { ...emptyWater(stretch, () => bedM), fish },
         {
           asked: [{ fish: 0 }],
           ...either('under', 'aside'),
@@ -62,7 +62,7 @@ export const whereIsIt: Drafting<'place'> = (kind, level, random, trained) => {
       };
       return draftOf(
         stretch,
-        { ...openWater(stretch, () => bedM), fish },
+        { ...emptyWater(stretch, () => bedM), fish },
         {
           asked: [
             {
@@ -95,7 +95,7 @@ export const whereIsIt: Drafting<'place'> = (kind, level, random, trained) => {
         const u = Math.min(1.3, Math.max(-0.3, x / wayM));
         return bedM - room * (down ? 1 - u : u);
       };
-      return draftOf(stretch, openWater(stretch, depthAt), {
+      return draftOf(stretch, emptyWater(stretch, depthAt), {
         asked: [
           {
             find: (picture) => {
@@ -126,7 +126,7 @@ export const whereIsIt: Drafting<'place'> = (kind, level, random, trained) => {
       const farM = stretch.wayM * (1 - share);
       return draftOf(
         stretch,
-        { ...openWater(stretch, () => bedM), fish },
+        { ...emptyWater(stretch, () => bedM), fish },
         {
           asked: [{ fish: 0 }],
           ...chooseNumber('astern-by', [farM, 0.5 * farM, 1.8 * farM], random),
