@@ -18,6 +18,8 @@ import { biteLine, groupWords, setupLine, SORTED_WORDS, spotLine, spotName } fro
 const BiteChart = lazy(() => import('../charts').then((m) => ({ default: m.BiteChart })));
 
 const MOST_SPOTS = 12;
+/** Bars whose whole names fit side by side on a phone. */
+const MOST_WHOLE_NAMES = 5;
 
 /** Takes as bars, an hour where time is known of all of them. */
 function chartOf(
@@ -26,12 +28,14 @@ function chartOf(
   units: Units,
 ): { title: string; bars: { label: string; value: number }[] } {
   const timed = rows.every((r) => r.rate !== null);
+  const names = rows.map((r) => groupWords(by, r.key, units));
+  const unit = /\s(m|ft|°C|°F|h)$/.exec(names[0] ?? '')?.[1];
+  // Where many stand side by side a band is called by where it begins.
+  const short = (name: string): string =>
+    unit && rows.length > MOST_WHOLE_NAMES ? name.split('–')[0]! : name.replace(/\s(m|ft|°C|°F|h)$/, '');
   return {
-    title: `${timed ? 'Takes an hour' : 'Takes'} by ${SORTED_WORDS[by].toLowerCase()}`,
-    bars: rows.map((r) => ({
-      value: timed ? r.rate!.perHour : r.takes,
-      label: groupWords(by, r.key, units).replace(/\s(m|ft|°C|°F|h)$/, ''),
-    })),
+    title: `${timed ? 'Takes an hour' : 'Takes'} by ${SORTED_WORDS[by].toLowerCase()}${unit ? `, ${unit}` : ''}`,
+    bars: rows.map((r, k) => ({ value: timed ? r.rate!.perHour : r.takes, label: short(names[k]!) })),
   };
 }
 
