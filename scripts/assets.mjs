@@ -13,7 +13,7 @@ const OUTLINES = createRequire(import.meta.url)('@mdi/js');
 
 const NAMES =
   `access-point anchor arrow-expand-down arrow-left arrow-right bookmark-multiple-outline bookmark-plus-outline card-text-outline
-checkbox-blank-outline checkbox-marked
+checkbox-blank-outline folder-open-outline checkbox-marked
 chevron-down chevron-right chevron-up close dots-horizontal magnify magnify-plus-outline map-marker-outline map-marker-plus-outline minus monitor
 notebook-edit-outline pause play plus printer-outline ruler sail-boat spirit-level target tray-arrow-down tray-arrow-up tune-variant
 help-circle-outline undo-variant water-sync waveform waves wrench-outline`

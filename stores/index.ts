@@ -101,7 +101,14 @@ export { noteTiming } from './noteTiming';
 export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';
 export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
 export { correct, correctionsOf, correctionStore, layCorrections, takeBack } from './corrections';
-export { openScreenPicture, recordingFileOf, takeRecordingToBench, withRecording } from './recordings';
+export {
+  recordingFileOf,
+  takeKeptToBench,
+  takeRecordingToBench,
+  takeScreenPictureToBench,
+  withRecording,
+} from './recordings';
+export { deleteKeptFile, keptFile, keptFileStore, sweepFiles } from './keptFiles';
 export { deleteEntry, rewordEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';
 export { keepingStore, type KeepingStatus } from './keeping/status';

@@ -4,6 +4,7 @@ import { CORRECTIONS } from './corrections';
 import { dropAside, listAside, setAside, type Aside } from './keeping/aside';
 import { DAYS } from './days';
 import { DECK } from './deck';
+import { FILES } from './keptFiles';
 import { SITTINGS } from './training';
 import type { KeptDocument } from './keeping/document';
 import { appKeeper } from './keeping/keeper';
@@ -36,6 +37,7 @@ export const COLLECTIONS = [
   SCREENS,
   DAYS,
   SITTINGS,
+  FILES,
 ] as unknown as AnyCollection[];
 export const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
@@ -51,6 +53,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['screens', 'Screen calibration'],
   ['days', 'Day'],
   ['training', 'Drill'],
+  ['files', 'Recording'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

@@ -19,6 +19,7 @@ import { PLAN, planStore } from './plan';
 import { PLANS } from './plans';
 import { PREFERENCES } from './preferences';
 import { SCREENS } from './screenCalibrations';
+import { FILES } from './keptFiles';
 import { SITTINGS } from './training';
 
 /** Whether what is needed to begin has been read, or cannot be. */
@@ -112,6 +113,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
   await SCREENS.load();
   await DAYS.load();
   await SITTINGS.load();
+  await FILES.load();
 }
 
 let going: Promise<void> | null = null;

@@ -1,6 +1,8 @@
 import * as v from 'valibot';
-import { BED_MATERIALS, type BedMaterial, type Engine, type Water } from '@/core/water';
+import { BED_MATERIALS, CLARITIES, type BedMaterial, type Engine, type Water } from '@/core/water';
 import { OwnSpeciesSchema, SPECIES, speciesOf, type Species } from './species';
+
+export { CLARITIES, type Clarity } from '@/core/water';
 
 const between = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -18,10 +20,6 @@ export const USUAL_SPEED_MPS: Record<Presentation, number> = {
   'deep-drop': 0.4,
   run: 6,
 };
-
-/** How clear the water is. Sound cares little, but silt scatters and hard settings then fill the picture. */
-export const CLARITIES = ['clear', 'stained', 'silty'] as const;
-export type Clarity = (typeof CLARITIES)[number];
 
 /** What lies below, as far as it is known. */
 export const BRIEF_BEDS = ['unknown', ...BED_MATERIALS] as const;

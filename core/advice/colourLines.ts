@@ -6,26 +6,16 @@ import { deepestFishOf, hardestBed, midFishOf, targetOf, waterOf, type Brief } f
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
-import { speckLevel, speckShare } from './specks';
+import { gainForEye } from './gainForEye';
 import type { Pace } from './timeLines';
 import type { RangeChoice } from './rangeLines';
 
-/**
- * Share of cells of open water at the deepest fish, where noise is drawn strongest, that stand over the first colour before what
- * one ping has alone is dropped. Sought on grids of pictures with the eye as judge (docs/decisions.md), as are the figures below.
- */
-const SPECK_SHARE = 0.05;
-/** "Back a touch": how far the first colour then goes up, dB. */
+/** "Back a touch": how far the first colour goes up over the weakest, dB. */
 const BACK_A_TOUCH_DB = 4;
-/**
- * Where noise leaves room, gain goes no higher than puts a fish this far over the weakest colour, dB, when it is met so far off
- * the axis, rad: more only draws what is not fish. A narrow beam meets its fish at its edge, and more gain is spared for them.
- */
-const OVER_BOTTOM_DB = 14;
+/** A fish is met about so far off the axis, rad. */
 const OFF_AXIS_RAD = (8 * Math.PI) / 180;
-const MOST_OVER_BOTTOM_DB = 30;
-/** On a slice, which a fish crosses in a few pings, still more. */
-const SLICE_OVER_BOTTOM_DB = 40;
+/** From this share of cells of open water on it is specks that keep the gain down. */
+const FEW_SPECKS = 0.001;
 /** Share of the colours the target must keep, or it is too pale. */
 const LEAST_PART = { cone: 0.2, slice: 0.45 } as const;
 /** A wanted fish at the edge of the nominal cone loses this much out and back, dB. */
@@ -67,35 +57,42 @@ export function coloursFor(
   habits: Habits,
   pins: Pins,
 ): Colours {
-  // What a strength at a range is heard as: made up for spreading and absorption, against what was sent.
-  const noiseAt = (rangeM: number): number =>
-    budget.noiseLevelDb +
-    40 * Math.log10(rangeM) +
-    2 * budget.absorptionDbPerM * rangeM -
-    budget.sourceLevelDb;
-  // Specks are judged where a person looks: at the depths of the fish, strongest at the deepest. Of the samples that share a
-  // cell the strongest is drawn; neighbouring samples lie half a pulse apart and fade together, so a pulse length counts once.
   const slice = face.beam.shape === 'fan';
   const deepestM = deepestFishOf(brief);
-  const noiseStrength = noiseAt(deepestM);
+  // Of the samples that share a cell the strongest is drawn; neighbouring samples lie half a pulse apart and fade together, so a
+  // pulse length counts once.
   const cells = Math.max(1, window.rowM / budget.resolutionM) * Math.max(1, pace.pingRate / pace.chartSpeed);
-  const speckDb = noiseStrength + speckLevel(SPECK_SHARE, cells);
   const bottomOf = (gainDb: number): number => weakestColourDb({ gainDb, power });
   const { lowest, highest } = CONTROLS.gain;
   const gainFor = (bottomDb: number): number => clamp(Math.round(bottomOf(0) - bottomDb), lowest, highest);
   const kind = slice ? 'slice' : 'cone';
   const bed = brief.bed === 'unknown' ? HARD_BED : hardestBed(brief);
-  const bedStrength = bedEchoMargin(budget, brief.toM, bed, 1) + noiseAt(brief.toM);
-  const bySpecks = gainFor(speckDb - BACK_A_TOUCH_DB);
-  const offAxisDb = -2 * toDb(beamPattern(face.beam, 0, Math.sin(OFF_AXIS_RAD)) + 1e-3);
-  const midway = gainFor(
-    targetStrengthDb -
-      (slice ? SLICE_OVER_BOTTOM_DB : Math.min(MOST_OVER_BOTTOM_DB, OVER_BOTTOM_DB + offAxisDb)),
-  );
-  const byHand = Math.min(bySpecks, midway);
+  // As a strength: made up for spreading and absorption, against what was sent.
+  const bedStrength =
+    bedEchoMargin(budget, brief.toM, bed, 1) +
+    budget.noiseLevelDb +
+    40 * Math.log10(brief.toM) +
+    2 * budget.absorptionDbPerM * brief.toM -
+    budget.sourceLevelDb;
+  const messM = MESS_DEPTHS * windBubbles(brief.windMps).depthM;
+  const spareM = brief.fromM - TOP_SPARE_M;
+  const topWater =
+    brief.windMps < CALM_MPS ? 0 : clamp(Math.ceil(Math.min(messM, spareM) / TOP_STEP_M), 0, 10);
+  const sought = {
+    firstColourDb: BACK_A_TOUCH_DB,
+    cells,
+    offAxisDb: -2 * toDb(beamPattern(face.beam, 0, Math.sin(OFF_AXIS_RAD)) + 1e-3),
+    pings: pace.pings,
+    hiddenToM: topWater * TOP_STEP_M,
+  };
+  const byEye = gainForEye(brief, { face, budget, targetStrengthDb }, power, sought);
+  const byHand = byEye.gainDb;
   const inGear = faceBudget(rig, face, waterOf(brief), { engine: 'gear', power }).noiseLevelDb;
   const louderDb = Math.max(0, inGear - budget.noiseLevelDb);
-  const underWay = Math.min(gainFor(speckDb - BACK_A_TOUCH_DB + louderDb), midway);
+  const underWay = Math.min(
+    byHand,
+    gainForEye(brief, { face, budget, targetStrengthDb }, power, { ...sought, louderDb }).gainDb,
+  );
   // The first colour where the shortest wanted fish still shows at the cone's edge: what is shorter than that straight below goes.
   const shortestDb = fishTargetStrength(brief.lengthM[0], face.frequencyHz, targetOf(brief).bladder);
   const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - BACK_A_TOUCH_DB));
@@ -104,7 +101,7 @@ export function coloursFor(
     specks: {
       value: byHand,
       because: {
-        rule: bySpecks <= midway ? 'gain-few-specks' : 'gain-fish-midway',
+        rule: byEye.share >= FEW_SPECKS ? 'gain-few-specks' : 'gain-fish-midway',
         targetOverBottomDb: over(byHand),
       },
     },
@@ -132,10 +129,6 @@ export function coloursFor(
   const widest = Math.max(2 * leastSpread, targetOverBottomDb / LEAST_PART[kind]);
   const spread = Math.round(clamp(bedOverBottomDb, 2 * leastSpread, Math.min(mostSpread, widest)));
 
-  const messM = MESS_DEPTHS * windBubbles(brief.windMps).depthM;
-  const spareM = brief.fromM - TOP_SPARE_M;
-  const topWater =
-    brief.windMps < CALM_MPS ? 0 : clamp(Math.ceil(Math.min(messM, spareM) / TOP_STEP_M), 0, 10);
   const topBecause: Because =
     topWater > 0
       ? { rule: 'top-water-above-fish', reachM: topWater * TOP_STEP_M, shallowestM: brief.fromM }
@@ -154,7 +147,7 @@ export function coloursFor(
         value: BACK_A_TOUCH_DB,
         because: {
           rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch',
-          share: speckShare(bottomDb + BACK_A_TOUCH_DB - noiseStrength, cells),
+          share: byEye.share,
         },
       }),
       colourSpread: plainLine('colourSpread', pins, {

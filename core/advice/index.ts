@@ -33,7 +33,6 @@ export {
   type UnitHolds,
   type SetupLine,
 } from './setupLine';
-export { speckLevel, speckShare } from './specks';
 export { phasesOf, type Phase } from './phases';
 export { HabitsSchema, PRACTICES, type Debated, type Habits, type Practice } from './practices';
 export {

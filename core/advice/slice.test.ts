@@ -31,14 +31,14 @@ describe('the slice beside the cone', () => {
   it('holds lines of its own, and the rest of it adapts; the range is the cone’s', () => {
     const cone = startSetup(FIRST_BRIEF, GENERIC_RIG, {}, { range: 25 });
     const free = sliceSetup(FIRST_BRIEF, GENERIC_RIG, cone)!;
-    const held = sliceSetup(FIRST_BRIEF, GENERIC_RIG, cone, {}, { gain: -12, range: 60 })!;
-    expect(held.settings.gainDb).toBe(-12);
+    const held = sliceSetup(FIRST_BRIEF, GENERIC_RIG, cone, {}, { gain: -24, range: 60 })!;
+    expect(held.settings.gainDb).toBe(-24);
     expect(held.settings.rangeM).toBe(25);
     const spread = (s: typeof held) => s.lines.find((l) => l.control === 'colourSpread')!.value;
     // Less gain by hand takes the bed down, and the colours need not reach so far.
-    expect(free.settings.gainDb).toBeGreaterThan(-12);
+    expect(free.settings.gainDb).toBeGreaterThan(-24);
     expect(spread(held)).toBeLessThan(spread(free));
-    expect(cone.settings.gainDb).not.toBe(-12);
+    expect(cone.settings.gainDb).not.toBe(-24);
   });
   it('is none without a slice, or where the slice is the setup already', () => {
     const cones = { ...GENERIC_RIG, faces: GENERIC_RIG.faces.filter((f) => f.beam.shape === 'cone') };

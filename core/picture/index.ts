@@ -44,7 +44,7 @@ export {
   type HeldControl,
   type NumberControl,
 } from './controls';
-export { blobs, openWater, type Blob } from './judge/openWater';
+export { blobs, openDepths, openWater, type Blob } from './judge/openWater';
 export {
   bedColours,
   bedSteps,

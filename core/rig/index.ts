@@ -62,7 +62,7 @@ export {
 } from './echoBudget';
 export { BED_ECHOES, cleanPingRate, foldedRange, lateRange, pingPeriodM } from './pingRate';
 export { GENERIC_RIG } from './genericRig';
-export { RigSchema } from './schema';
+export { FaceSchema, RigSchema } from './schema';
 export { coneFromWeight, coneOfShare, coneSpan } from './coneAngle';
 export { verdictOf, type Verdict } from './verdict';
 export {

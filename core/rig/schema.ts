@@ -10,7 +10,7 @@ const Width = between(NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD);
 const Place = v.object({ x: between(-30, 30), y: between(-30, 30) });
 
 const Id = v.pipe(v.string(), v.minLength(1), v.maxLength(40));
-const FaceSchema = v.object({
+export const FaceSchema = v.object({
   id: Id,
   label: v.pipe(v.string(), v.maxLength(60)),
   frequencyHz: between(20e3, 1.3e6),

@@ -1,5 +1,5 @@
 import { seededRandom, type Random } from '@/core/maths';
-import type { BedMaterial } from '@/core/water';
+import { SILT, SMALL_LIFE_DB, type BedMaterial, type Clarity } from '@/core/water';
 import { bedDepthAt } from './bedField';
 import { GROUNDS, type Ground } from './choices';
 import { brush, timber, type Cover } from './cover';
@@ -10,7 +10,7 @@ import type { Scene } from './scene';
 /** What a brief says of its water besides what every pass has. */
 export interface WaterBrief extends PassBrief {
   bed: BedMaterial | 'unknown';
-  clarity: 'clear' | 'stained' | 'silty';
+  clarity: Clarity;
   /** Other sounders within earshot. */
   othersNear: boolean;
   /** How the ground lies; by the seed where it is left out. */
@@ -51,9 +51,6 @@ function groundOf({ fromM, toM, bed, ground }: WaterBrief, wayM: number, random:
   };
 }
 
-/** Sv of small life through all the water by its clarity, dB re 1 m⁻¹ (nominal). */
-const LIFE_DB = { clear: -92, stained: -88, silty: -80 } as const;
-const SILT = { svDb: -46, heightM: 0.8 } as const;
 /** Boats in earshot: how often they ping, 1/s, and how loud they are, dB over our noise at rest. */
 const NEIGHBOURS = [
   { pingRate: 11.3, overNoiseDb: 22, pulseS: 3e-4 },
@@ -92,7 +89,7 @@ export function briefWater(brief: WaterBrief, seed: number): Scene {
     teaches: 'Water made from your plan: single fish, a cloud of bait, and the bed you named.',
     covers: brief.inCover ? coverAlong(brief, scene, seededRandom(seed).fork('cover')) : [],
     silt: brief.clarity === 'silty' ? SILT : null,
-    backgroundSvDb: LIFE_DB[brief.clarity],
+    backgroundSvDb: SMALL_LIFE_DB[brief.clarity],
     otherSounders: brief.othersNear ? [...NEIGHBOURS] : [],
   };
 }

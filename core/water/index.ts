@@ -35,3 +35,4 @@ export {
 } from './bed';
 export { absorptionOf, soundSpeedOf, type Water } from './water';
 export { boatInWaves, windBubbles } from './waves';
+export { CLARITIES, SILT, SMALL_LIFE_DB, volumeBackscatter, type Clarity } from './volumeBackscatter';

@@ -1,4 +1,5 @@
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import type { PaletteName, Picture } from '@/core/picture';
@@ -8,6 +9,7 @@ import { IconButton, PaletteBar, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { pointedWords, ruledWords } from '../words/passFacts';
 import { cellOf } from '../tune/pictureCells';
+import { FilesSheet } from './FilesSheet';
 import { closer, readStore, takeTool } from './readStore';
 
 interface Props {
@@ -36,7 +38,9 @@ function useFacts(picture: Picture | null, reading: PassReading | null): string 
 /** Closer and wider, the ruler, adding a mark, how the picture is drawn; and what is pointed at. */
 export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
   const tones = useTones();
-  const router = useRouter();
+  // From what is saved on the device one comes here to choose what to delete.
+  const { files: asked } = useLocalSearchParams<{ files?: string }>();
+  const [files, setFiles] = useState(asked !== undefined);
   const { tool, closeUp, pointed, chosen } = useStore(readStore);
   const facts = useFacts(picture, reading);
   const about = (): { timeS: number; rangeM: number } =>
@@ -76,9 +80,9 @@ export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
         </View>
         <IconButton icon="tune-variant" label="Gain and colours" onPress={onDisplay} />
         <IconButton
-          icon="monitor"
-          label="Read a picture of your own screen"
-          onPress={() => router.push('/screen')}
+          icon="folder-open-outline"
+          label="Recordings and pictures"
+          onPress={() => setFiles(true)}
         />
         {closeUp && (
           <Text kind="small" bold testID="close-up">
@@ -95,6 +99,7 @@ export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
           </Text>
         )}
       </View>
+      <FilesSheet open={files} onClose={() => setFiles(false)} />
     </View>
   );
 }

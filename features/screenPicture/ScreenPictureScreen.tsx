@@ -4,15 +4,14 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import type { NamedCalibration } from '@/core/formats/screenFile';
-import { drawnAsItWas, type PixelImage } from '@/core/screenPicture';
+import type { PixelImage } from '@/core/screenPicture';
 import { measure } from '@/core/units';
 import {
   deleteCalibration,
   keepCalibration,
-  openScreenPicture,
   passStore,
   screenCalibrationStore,
-  takeToBench,
+  takeScreenPictureToBench,
 } from '@/stores';
 import { Button, chooseFile, Chips, NumberField, Text, useTones, useWide } from '@/ui';
 import { useUnits } from '../units';
@@ -28,7 +27,7 @@ import {
 } from './calibrating';
 import { CalibrationPicture } from './CalibrationPicture';
 import { takeHandedPicture } from './handedPicture';
-import { openPicture, PICTURE_KINDS } from './openPicture';
+import { openPicture, PICTURE_KINDS } from '@/stores/openPicture';
 
 /** What a tap is asked for now. */
 function asksOf({ step, photo, corners, depthAt, legend }: Calibrating): string {
@@ -57,7 +56,8 @@ export function ScreenPictureScreen() {
   const speed = measure(system, 'speed');
   const faces = useStore(passStore, (s) => s.pass.rig.faces);
   const kept = useStore(screenCalibrationStore, (s) => s.kept);
-  const [image, setImage] = useState<PixelImage | null>(null);
+  const [opened, setOpened] = useState<{ file: Blob; image: PixelImage } | null>(null);
+  const image = opened?.image ?? null;
   const [name, setName] = useState('');
   const [c, setC] = useState<Calibrating>(BEGIN);
   const [faceId, setFaceId] = useState(faces[0]?.id ?? '');
@@ -67,9 +67,9 @@ export function ScreenPictureScreen() {
 
   const take = async (file: File): Promise<void> => {
     setProblem(null);
-    const opened = await openPicture(file);
-    if (!opened.ok) return setProblem(`${opened.problem} Nothing was changed.`);
-    setImage(opened.value);
+    const picture = await openPicture(file);
+    if (!picture.ok) return setProblem(`${picture.problem} Nothing was changed.`);
+    setOpened({ file, image: picture.value });
     setName(file.name.replace(/\.\w+$/, ''));
     setC(BEGIN);
   };
@@ -110,7 +110,7 @@ export function ScreenPictureScreen() {
   const read = async (): Promise<void> => {
     const calibration = calibrationOf(c);
     const face = faces.find((f) => f.id === faceId);
-    if (!image || !calibration || !face) return;
+    if (!opened || !calibration || !face) return;
     if (calibration.depths[0].down >= calibration.depths[1].down || c.depthM[0] >= c.depthM[1])
       return setProblem('The large depth must be more, and lie lower, than the small one.');
     if (keepAs.trim() !== '') {
@@ -118,13 +118,9 @@ export function ScreenPictureScreen() {
       if (!done.ok) return setProblem(done.problem);
     }
     setBusy(true);
-    const opened = await openScreenPicture(image, calibration, face, name);
+    const taken = await takeScreenPictureToBench({ ...opened, name }, calibration, face);
     setBusy(false);
-    if (!opened.ok) return setProblem(opened.problem);
-    const { pass, settings } = passStore.getState();
-    const [a, b] = calibration.depths;
-    const footM = a.depthM + ((1 - a.down) / (b.down - a.down)) * (b.depthM - a.depthM);
-    takeToBench({ source: opened.value.source, rig: pass.rig }, { ...drawnAsItWas(settings, footM), faceId });
+    if (!taken.ok) return setProblem(taken.problem);
     router.push('/read');
   };
 
@@ -286,7 +282,7 @@ export function ScreenPictureScreen() {
           label="Back"
           onPress={() => {
             setProblem(null);
-            if (c.step === 'corners' && c.corners.length === 0) setImage(null);
+            if (c.step === 'corners' && c.corners.length === 0) setOpened(null);
             else setC(stepBack(c));
           }}
         />

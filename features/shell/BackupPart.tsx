@@ -1,7 +1,11 @@
+import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
+import { keptFileStore } from '@/stores';
 import { Button, chooseFile, Text } from '@/ui';
 import { restoredWords } from '../words/backup';
+import { roomWords } from '../words/keptFiles';
 import { exportEverything } from './exportEverything';
 
 /** What the browser says of its storage; null where it says nothing. */
@@ -19,7 +23,9 @@ async function askRoom(): Promise<Room | null> {
 }
 
 /** All of it out as one file and in again, and how long the browser keeps it. */
-export function BackupPart({ onDone }: { onDone: () => void }) {
+export function BackupPart({ onDone, onLeave }: { onDone: () => void; onLeave: () => void }) {
+  const router = useRouter();
+  const files = roomWords(useStore(keptFileStore, (s) => s.kept));
   const [room, setRoom] = useState<Room | null>(null);
   const [said, setSaid] = useState<{ words: string; bad: boolean } | null>(null);
   const [progress, setProgress] = useState<string | null>(null);
@@ -94,6 +100,18 @@ export function BackupPart({ onDone }: { onDone: () => void }) {
               ? 'The browser keeps it until you delete it.'
               : 'The browser may clear it when the device is full.'}
           </Text>
+          {files && (
+            <View style={styles.row}>
+              <Text testID="room-for-files">{files}</Text>
+              <Button
+                label="Choose what to delete"
+                onPress={() => {
+                  onLeave();
+                  router.push('/read?files');
+                }}
+              />
+            </View>
+          )}
           {!room.lasting && (
             <View style={styles.row}>
               <Button

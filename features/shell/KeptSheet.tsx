@@ -31,7 +31,7 @@ export function KeptSheet({ open, onClose }: { open: boolean; onClose: () => voi
   };
   return (
     <Sheet title="Saved on this device" open={open} onClose={onClose}>
-      <BackupPart onDone={() => void look()} />
+      <BackupPart onDone={() => void look()} onLeave={onClose} />
       <Text bold>Set aside</Text>
       {problem && <Text role="alert">{problem}</Text>}
       {things === null ? (

@@ -14,6 +14,8 @@ const UNDER_TOP_DB = 1.5;
 /** Open water so full of specks that whatever else is found in it may be specks too; and dashes a hundred columns. */
 const DROWNED = 0.3;
 const DASHES_DROWNED = 30;
+/** With no more specks than this, they are the short ones of the dashes. */
+const SHORT_DASHES = 0.15;
 
 /**
  * What is wrong with a picture of a screen, as symptoms, what is to be mended first in front. Levels are relative and the unit's own
@@ -54,6 +56,7 @@ export function diagnose(recording: Recording, reading: Reading, rig: Rig, setti
     ['brush-needle', ratio > SQUEEZED],
     ['bars', fault('electrical-bars') && !drowned],
     ['bed-one-colour', fault('solid-bed') && (measured.get('specks') ?? 0) < DROWNED],
+    ['dashes', fault('slanting-dashes') && !drowned && (measured.get('specks') ?? 0) < SHORT_DASHES],
     ['specks', fault('specks') || drowned],
     ['bed-one-colour', fault('solid-bed')],
     ['top-mess', fault('surface-clutter')],

@@ -6,6 +6,12 @@ const TOP_SHARE = 0.08;
 /** Water over the bed that is left out, m. */
 const OVER_BED_M = 0.5;
 
+/** Depths between which water over a bed is open, m: below the surface clutter, above the bed. */
+export function openDepths(bedM: number): readonly [fromM: number, toM: number] {
+  const toM = bedM - OVER_BED_M;
+  return [Math.max(TOP_M, TOP_SHARE * toM), toM];
+}
+
 /** First and last row of open water in each column (last < first where there is none): below the surface clutter, above the bed. */
 export function openWater(picture: Picture): { from: Int32Array; to: Int32Array; cells: number } {
   const { rows, columns, rowM, topM, bedM, columnsFilled } = picture;
@@ -13,8 +19,8 @@ export function openWater(picture: Picture): { from: Int32Array; to: Int32Array;
   const to = new Int32Array(columns).fill(-1);
   let cells = 0;
   for (let c = columns - columnsFilled; c < columns; c++) {
-    const bottom = bedM[c]! > 0 ? bedM[c]! - OVER_BED_M : topM[c]! + rows * rowM;
-    const top = Math.max(TOP_M, TOP_SHARE * bottom);
+    // Where no bed was found the water goes on to the foot of the picture.
+    const [top, bottom] = openDepths(bedM[c]! > 0 ? bedM[c]! : topM[c]! + rows * rowM + OVER_BED_M);
     from[c] = Math.max(0, Math.ceil((top - topM[c]!) / rowM));
     to[c] = Math.min(rows - 1, Math.floor((bottom - topM[c]!) / rowM) - 1);
     if (to[c]! >= from[c]!) cells += to[c]! - from[c]! + 1;

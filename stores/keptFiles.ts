@@ -1,0 +1,72 @@
+import { createStore } from 'zustand/vanilla';
+import { KEPT_FILE_FORMAT, type KeptFile } from '@/core/formats/keptFile';
+import { keepCollection } from './keeping/collection';
+import type { FileKeeper } from './keeping/files';
+import { appKeeper } from './keeping/keeper';
+import { notify } from './notices';
+
+interface KeptFilesState {
+  /** Recordings and pictures whose files are on the device, newest first. */
+  kept: readonly KeptFile[];
+}
+
+export const keptFileStore = createStore<KeptFilesState>(() => ({ kept: [] }));
+
+const newestFirst = (a: KeptFile, b: KeptFile): number =>
+  a.keptAt < b.keptAt ? 1 : a.keptAt > b.keptAt ? -1 : a.id < b.id ? -1 : 1;
+
+export const FILES = keepCollection<KeptFilesState, KeptFile>(appKeeper, {
+  store: keptFileStore,
+  prefix: 'files/',
+  title: 'recordings',
+  format: KEPT_FILE_FORMAT,
+  withItems: ({ kept }, more) => ({
+    kept: [...kept.filter((k) => more.every((m) => m.id !== k.id)), ...more].sort(newestFirst),
+  }),
+  withoutItem: ({ kept }, id) => ({ kept: kept.filter((k) => k.id !== id) }),
+});
+
+/** Loaded when the first file is opened or asked for. */
+const files = async (): Promise<FileKeeper> => (await import('./keeping/files')).appFiles;
+
+/** Keeps a file on the device; where there is no room for it that is said, and it stays open until the app is closed. */
+export async function keepFile(item: Omit<KeptFile, 'bytes' | 'keptAt'>, file: Blob): Promise<void> {
+  try {
+    await (await files()).put(item.id, file);
+  } catch {
+    notify(`There is no room to keep ${item.name} here. It is open until you close the app.`);
+    return;
+  }
+  await FILES.put([{ ...item, bytes: file.size, keptAt: new Date().toISOString() }]);
+}
+
+/** A kept file; null for one that is not kept, or whose file the browser has cleared away. */
+export async function keptFile(id: string): Promise<{ item: KeptFile; file: Blob } | null> {
+  const item = keptFileStore.getState().kept.find((k) => k.id === id);
+  const file = item && (await (await files()).get(id));
+  return item && file ? { item, file } : null;
+}
+
+/** Takes a file off the device; it can be taken back as long as that is offered. */
+export async function deleteKeptFile(id: string): Promise<void> {
+  const kept = await keptFile(id);
+  await FILES.remove(id);
+  await (await files()).drop(id);
+  if (kept) notify(`Deleted “${kept.item.name}”.`, () => void putBack(kept));
+}
+
+async function putBack({ item, file }: { item: KeptFile; file: Blob }): Promise<void> {
+  try {
+    await (await files()).put(item.id, file);
+    await FILES.put([item]);
+  } catch {
+    notify(`There is no room to keep ${item.name} here.`);
+  }
+}
+
+/** Drops files nothing speaks of, which a page closed in between has left. */
+export async function sweepFiles(): Promise<void> {
+  const keeper = await files();
+  const known = new Set(keptFileStore.getState().kept.map((k) => k.id));
+  for (const id of await keeper.ids()) if (!known.has(id)) await keeper.drop(id);
+}
