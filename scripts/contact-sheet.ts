@@ -1,7 +1,8 @@
 /** Draws every named scene, cone over slice, on one sheet for the eye: docs/contact-sheet.png. Run with `npx tsx`. */
 import { recordingOf } from '@/core/recording';
 import { chromium } from '@playwright/test';
-import { drawPicture, PLAIN_SETTINGS, type Settings } from '@/core/picture';
+import { PLAIN_SETTINGS, type Settings } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
 import { makeScene, SCENES, trackOver, type SceneRecipe } from '@/core/scene';
 import { simulate } from '@/core/sounder';

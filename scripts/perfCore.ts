@@ -1,7 +1,8 @@
 /** Prints how fast the core simulates and draws on this machine; `npm run perf` runs it before the browser's part. */
 import { miniature } from '@/core/bench';
 import { expectationOf, FIRST_BRIEF, startSetup } from '@/core/advice';
-import { drawPicture, newDesk, paletteTable, PLAIN_SETTINGS, type Settings } from '@/core/picture';
+import { paletteTable, PLAIN_SETTINGS, type Settings } from '@/core/picture';
+import { drawPicture, newDesk } from '@/core/picture/drawing';
 import { GENERIC_RIG, transducerOf, type Face } from '@/core/rig';
 import { layTrack, makeScene, recipeOf, thinned, timeOf, type Track } from '@/core/scene';
 import { seededRandom } from '@/core/maths';

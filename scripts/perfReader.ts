@@ -1,6 +1,7 @@
 /** Prints how fast the reader and the eye work on this machine; `npm run perf` runs it after the simulator's part. */
 import { seededRandom } from '@/core/maths';
-import { drawPicture, PLAIN_SETTINGS, see, viewing } from '@/core/picture';
+import { viewing, PLAIN_SETTINGS } from '@/core/picture';
+import { drawPicture, see } from '@/core/picture/drawing';
 import { readChannel } from '@/core/reading';
 import { recordingOf, type Channel, type Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf } from '@/core/rig';

@@ -12,7 +12,8 @@ import {
   type Brief,
   withDepths,
 } from '@/core/advice';
-import { drawPicture, SettingsSchema, timeVariedGain } from '@/core/picture';
+import { SettingsSchema, timeVariedGain } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { faceOf, GENERIC_RIG, screenOf, verdictOf } from '@/core/rig';
 import { simulate } from '@/core/sounder';
 import { benchPass } from '@/core/bench';

@@ -1,5 +1,6 @@
 import { benchPass } from '@/core/bench';
-import { drawPicture, openWater, weakestColourDb } from '@/core/picture';
+import { openWater, weakestColourDb } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { recordingOf } from '@/core/recording';
 import { GENERIC_RIG, screenOf } from '@/core/rig';
 import { simulate } from '@/core/sounder';

@@ -1,14 +1,5 @@
-import {
-  columnAt,
-  drawPicture,
-  newDesk,
-  see,
-  sightScore,
-  type MarkPlace,
-  type Settings,
-  type SightFor,
-  type Viewing,
-} from '@/core/picture';
+import { columnAt, type MarkPlace, type Settings, type SightFor, type Viewing } from '@/core/picture';
+import { drawPicture, newDesk, see, sightScore } from '@/core/picture/drawing';
 import type { Finding, FishFinding } from '@/core/reading';
 import { navigationOf, type Recording } from '@/core/recording';
 

@@ -1,7 +1,8 @@
 import { recordingOf } from '@/core/recording';
 import type { MountFault } from './mountFaults';
 import { seededRandom } from '@/core/maths';
-import { drawPicture, PLAIN_SETTINGS, type PaletteName, type Picture, type Settings } from '@/core/picture';
+import { PLAIN_SETTINGS, type PaletteName, type Picture, type Settings } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { type Mount, type Rig, screenOf, seenFrom } from '@/core/rig';
 import { emptyScene, holding, layBed, layTrack, recipeOf, timeOf, type Scene } from '@/core/scene';
 import { simulate } from '@/core/sounder';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import * as v from 'valibot';
-import { drawPicture, SettingsSchema } from '@/core/picture';
+import { SettingsSchema } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { recordingOf } from '@/core/recording';
 import { GENERIC_RIG, transducerOf } from '@/core/rig';
 import { simulate } from '@/core/sounder';

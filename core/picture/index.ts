@@ -25,15 +25,10 @@ export {
   type Settings,
 } from './settings';
 export { sampleGain, tailOffCut, timeVariedGain, topWaterCut, weakestColourDb } from './strength';
-export { averagePings, dropLonePings, filteredLevels } from './pingFilters';
-export { autoGain } from './autoGain';
-export { unitBed } from './unitBed';
 export { chartPosition, columnAt, columnPings, pingAt, timeOfColumn, type Columns } from './columns';
 export { lockedSpan, windowOf, windowSpan } from './window';
 export { colourScale, levelOf, stepOf, type ColourScale } from './colourScale';
-export { drawPicture, newDesk, type Desk, type Picture } from './draw';
-export { keepColumns } from './keepColumns';
-export { outlineMarks } from './outlineMarks';
+export type { Desk, Picture } from './draw';
 export { fromUnit, toUnit, UNIT_CONTROLS, type UnitControl } from './unitScale';
 export {
   CONTROL_NAMES,
@@ -59,25 +54,8 @@ export {
   targetMargin,
   type MarkPlace,
 } from './judge/meters';
-export { findFaults, type Fault, type FaultName } from './judge/faults';
-export {
-  labTable,
-  see,
-  LEAST_MARK_ARCMIN2,
-  sightScore,
-  viewing,
-  type SeenMark,
-  type Sight,
-  type SightFor,
-  type Viewing,
-} from './judge/eye';
+export type { Fault, FaultName } from './judge/faults';
+export type { SeenMark, Sight, SightFor } from './judge/eye';
+export { LEAST_MARK_ARCMIN2, viewing, type Viewing } from './judge/viewing';
 export { calibrateChart, type ChartCalibration } from './chartCalibration';
-export {
-  EYE_CHECK_CELLS,
-  eyeCheckPicture,
-  eyeCheckResult,
-  eyeCheckTrials,
-  type EyeAnswer,
-  type EyeCheckResult,
-  type EyeTrial,
-} from './judge/eyeCheck';
+export type { EyeAnswer, EyeCheckResult, EyeTrial } from './judge/eyeCheck';

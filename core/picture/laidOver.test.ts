@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { keepColumns, outlineMarks, packedColour, type Picture } from '@/core/picture';
+import { packedColour, type Picture } from '@/core/picture';
+import { keepColumns, outlineMarks } from '@/core/picture/drawing';
 
 const ROWS = 60;
 const COLUMNS = 20;

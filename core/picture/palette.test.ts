@@ -1,4 +1,5 @@
 import {
+  viewing,
   labOf,
   LIGHTS,
   ownSettings,
@@ -8,11 +9,10 @@ import {
   PALETTES,
   palettesFor,
   PLAIN_SETTINGS,
-  see,
-  viewing,
   type Lab,
   type Picture,
 } from '@/core/picture';
+import { see } from '@/core/picture/drawing';
 import { contrastRatio, DEFICIENCIES, luminance, seenWith } from '@/core/testing/colourVision';
 
 const difference = (a: Lab, b: Lab): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);

@@ -1,16 +1,12 @@
 import {
-  autoGain,
-  averagePings,
   chartPosition,
   fromUnit,
   levelOf,
   tailOffCut,
   toUnit,
-  unitBed,
   PALETTE_NAMES,
   PLAIN_SETTINGS,
   columnPings,
-  drawPicture,
   labOf,
   paletteColours,
   paletteTable,
@@ -23,6 +19,7 @@ import {
   type Picture,
   type Settings,
 } from '@/core/picture';
+import { autoGain, averagePings, unitBed, drawPicture } from '@/core/picture/drawing';
 import { recordingOf, type Channel, type Stretch } from '@/core/recording';
 import { LOW_POWER_DB, UnitScaleSchema } from '@/core/rig';
 import { isGap, seededRandom } from '@/core/maths';

@@ -1,4 +1,5 @@
-import { drawPicture, PLAIN_SETTINGS } from '@/core/picture';
+import { PLAIN_SETTINGS } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { readChannel, readRecording } from '@/core/reading';
 import {
   channelOf,

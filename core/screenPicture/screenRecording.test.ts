@@ -1,7 +1,8 @@
 import * as v from 'valibot';
 import { FIRST_BRIEF } from '@/core/advice';
 import { benchPass } from '@/core/bench';
-import { drawPicture, PLAIN_SETTINGS } from '@/core/picture';
+import { PLAIN_SETTINGS } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { isGap } from '@/core/maths';
 import { readChannel } from '@/core/reading';
 import { recordingOf } from '@/core/recording';

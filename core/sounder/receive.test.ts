@@ -1,6 +1,7 @@
 import { recordingOf } from '@/core/recording';
 import { equivalentBeamAngle, faceBudget, GENERIC_RIG, RECEIVER_CEILING_DB } from '@/core/rig';
-import { drawPicture, PALETTE_STEPS, PLAIN_SETTINGS } from '@/core/picture';
+import { PALETTE_STEPS, PLAIN_SETTINGS } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { fishTargetStrength, weightTargetStrength } from '@/core/water';
 import { simulate } from './';
 import {

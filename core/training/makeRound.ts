@@ -1,15 +1,7 @@
 import { cutawayAt, cutawayPass } from '@/core/bench';
 import { seededRandom } from '@/core/maths';
-import {
-  columnAt,
-  drawPicture,
-  see,
-  sightScore,
-  viewing,
-  type MarkPlace,
-  type Picture,
-  type Settings,
-} from '@/core/picture';
+import { viewing, columnAt, type MarkPlace, type Picture, type Settings } from '@/core/picture';
+import { drawPicture, see, sightScore } from '@/core/picture/drawing';
 import { recordingOf, type Recording } from '@/core/recording';
 import { faceOf, screenOf, seenFrom, unitOf } from '@/core/rig';
 import { layTrack } from '@/core/scene';

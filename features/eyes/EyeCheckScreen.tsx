@@ -2,10 +2,6 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import {
-  EYE_CHECK_CELLS,
-  eyeCheckPicture,
-  eyeCheckResult,
-  eyeCheckTrials,
   PALETTES,
   palettesFor,
   type EyeAnswer,
@@ -13,6 +9,7 @@ import {
   type PaletteName,
   type PictureKind,
 } from '@/core/picture';
+import { EYE_CHECK_CELLS, eyeCheckPicture, eyeCheckResult, eyeCheckTrials } from '@/core/picture/drawing';
 import { seededRandom } from '@/core/maths';
 import { choosePalette, notify } from '@/stores';
 import { Button, Chips, PixelPicture, Text, useTones } from '@/ui';

@@ -27,7 +27,9 @@ import {
 } from './calibrating';
 import { CalibrationPicture } from './CalibrationPicture';
 import { takeHandedPicture } from './handedPicture';
-import { openPicture, PICTURE_KINDS } from '@/stores/openPicture';
+
+/** Shared with what opens kept pictures, and loaded when the first is wanted. */
+const opener = () => import('@/stores/openPicture');
 
 /** What a tap is asked for now. */
 function asksOf({ step, photo, corners, depthAt, legend }: Calibrating): string {
@@ -67,6 +69,7 @@ export function ScreenPictureScreen() {
 
   const take = async (file: File): Promise<void> => {
     setProblem(null);
+    const { openPicture } = await opener();
     const picture = await openPicture(file);
     if (!picture.ok) return setProblem(`${picture.problem} Nothing was changed.`);
     setOpened({ file, image: picture.value });
@@ -99,6 +102,7 @@ export function ScreenPictureScreen() {
   }, []);
 
   const choose = async (): Promise<void> => {
+    const { PICTURE_KINDS } = await opener();
     const file = await chooseFile(PICTURE_KINDS);
     if (file) await take(file);
   };

@@ -1,3 +1,4 @@
+import { LEAST_MARK_ARCMIN2 } from '@/core/picture';
 import {
   deepestFishOf,
   midFishOf,
@@ -6,7 +7,6 @@ import {
   type Prediction,
   type Setup,
 } from '@/core/advice';
-import { LEAST_MARK_ARCMIN2 } from '@/core/picture';
 import type { MarkShape } from '@/core/reading';
 import { LOW_POWER_DB, verdictOf, type Verdict } from '@/core/rig';
 import { decimal } from '@/ui/decimal';

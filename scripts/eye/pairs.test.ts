@@ -1,4 +1,5 @@
-import { see, sightScore, viewing, type Picture, type Settings, type Sight } from '@/core/picture';
+import { viewing, type Picture, type Settings, type Sight } from '@/core/picture';
+import { see, sightScore } from '@/core/picture/drawing';
 import { drawnOf, PAIRS, SCREEN, type PicturePair } from './pairs';
 import { RANKED } from './rankedColours';
 

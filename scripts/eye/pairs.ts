@@ -1,12 +1,6 @@
 /** Pairs of pictures of the same water, ranked by looking at them, that the eye's score is held against. */
-import {
-  drawPicture,
-  PLAIN_SETTINGS,
-  type MarkPlace,
-  type Picture,
-  type Settings,
-  type SightFor,
-} from '@/core/picture';
+import { PLAIN_SETTINGS, type MarkPlace, type Picture, type Settings, type SightFor } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf } from '@/core/rig';
 import { makeScene, recipeOf, trackOver } from '@/core/scene';

@@ -1,13 +1,6 @@
 import { pictureJudge, soundingRequest, walk, deepestOfBed, nextMove, type PassSource } from '@/core/bench';
-import {
-  drawPicture,
-  newDesk,
-  palettesFor,
-  see,
-  viewing,
-  type Settings,
-  type SightFor,
-} from '@/core/picture';
+import { viewing, palettesFor, type Settings, type SightFor } from '@/core/picture';
+import { drawPicture, newDesk, see } from '@/core/picture/drawing';
 import { readRecording } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { faceOf, screenOf, type Rig } from '@/core/rig';

@@ -1,12 +1,8 @@
 import { sliceSetup, startSetup, type Brief, type Setup } from '@/core/advice';
 import { benchPass } from '@/core/bench';
 import {
-  drawPicture,
-  newDesk,
-  palettesFor,
-  see,
-  sightScore,
   viewing,
+  palettesFor,
   type MarkPlace,
   type PaletteName,
   type Picture,
@@ -14,6 +10,7 @@ import {
   type Settings,
   type SightFor,
 } from '@/core/picture';
+import { drawPicture, newDesk, see, sightScore } from '@/core/picture/drawing';
 import { recordingOf } from '@/core/recording';
 import { screenOf, type Rig } from '@/core/rig';
 import { simulate } from '@/core/sounder';

@@ -7,7 +7,7 @@ import {
   soundingRequest,
   type CutawayPass,
 } from '@/core/bench';
-import { drawPicture } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import type { AutomaticMarksTask, CutawayTask, ScoreTask } from '../protocol';
 import { Refused, type Answer } from './answer';
 import { passFor } from './passes';

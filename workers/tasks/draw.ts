@@ -1,4 +1,5 @@
-import { drawPicture, keepColumns, newDesk, outlineMarks, type Picture } from '@/core/picture';
+import type { Picture } from '@/core/picture';
+import { drawPicture, keepColumns, newDesk, outlineMarks } from '@/core/picture/drawing';
 import type { DrawTask, Stage } from '../protocol';
 import type { Answer } from './answer';
 import { passFor } from './passes';

@@ -1,5 +1,5 @@
-import { deepestOfBed, nextMove, walk, type JudgedPass } from '@/core/bench';
 import { viewing } from '@/core/picture';
+import { deepestOfBed, nextMove, walk, type JudgedPass } from '@/core/bench';
 import { readRecording, type Reading } from '@/core/reading';
 import { screenOf, unitOf } from '@/core/rig';
 import type { TuningTask } from '../protocol';

@@ -1,7 +1,4 @@
 import {
-  autoGain,
-  filteredLevels,
-  findFaults,
   metresPerPixel,
   sampleGain,
   shareBelowBed,
@@ -9,6 +6,7 @@ import {
   type Picture,
   type Settings,
 } from '@/core/picture';
+import { autoGain, filteredLevels, findFaults } from '@/core/picture/drawing';
 import type { Reading } from '@/core/reading';
 import { channelOf, withoutGain, type Recording } from '@/core/recording';
 import { faceOf, lureInView, seenFrom, type Rig } from '@/core/rig';

@@ -1,5 +1,6 @@
 import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
-import { drawPicture, type Picture, type Settings } from '@/core/picture';
+import type { Picture, Settings } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { readRecording } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { faceOf, GENERIC_RIG, screenOf } from '@/core/rig';

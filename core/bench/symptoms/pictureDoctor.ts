@@ -1,5 +1,6 @@
 import { median } from '@/core/maths';
-import { drawPicture, findFaults, metresPerPixel, type FaultName, type Settings } from '@/core/picture';
+import { metresPerPixel, type FaultName, type Settings } from '@/core/picture';
+import { drawPicture, findFaults } from '@/core/picture/drawing';
 import type { Reading } from '@/core/reading';
 import { durationOf, type Recording } from '@/core/recording';
 import { screenOf, type Rig } from '@/core/rig';

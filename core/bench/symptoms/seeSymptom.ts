@@ -1,4 +1,5 @@
-import { drawPicture, type Picture, type Settings } from '@/core/picture';
+import type { Picture, Settings } from '@/core/picture';
+import { drawPicture } from '@/core/picture/drawing';
 import { readRecording, type Reading } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { screenOf, type Rig } from '@/core/rig';

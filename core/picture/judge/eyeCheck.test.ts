@@ -1,11 +1,5 @@
-import {
-  EYE_CHECK_CELLS,
-  eyeCheckPicture,
-  eyeCheckResult,
-  eyeCheckTrials,
-  paletteTable,
-  type PaletteName,
-} from '@/core/picture';
+import { paletteTable, type PaletteName } from '@/core/picture';
+import { EYE_CHECK_CELLS, eyeCheckPicture, eyeCheckResult, eyeCheckTrials } from '@/core/picture/drawing';
 import { seededRandom } from '@/core/maths';
 
 const BOTH: readonly [PaletteName, PaletteName] = ['ink', 'pencil'];

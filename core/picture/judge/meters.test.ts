@@ -2,8 +2,6 @@ import { seededRandom } from '@/core/maths';
 import {
   bedColours,
   deepestShown,
-  drawPicture,
-  findFaults,
   historyS,
   markCells,
   metresPerPixel,
@@ -16,6 +14,7 @@ import {
   type Picture,
   type Settings,
 } from '..';
+import { drawPicture, findFaults } from '../drawing';
 import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf, type Rig } from '@/core/rig';
 import { holding, layTrack, makeScene, recipeOf, trackOver, type Scene } from '@/core/scene';

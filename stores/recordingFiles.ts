@@ -1,0 +1,189 @@
+import type { PassSpec } from '@/core/bench/passSource';
+import { accepted, DONE, refused, type Result } from '@/core/formats';
+import type { Recording } from '@/core/recording';
+import type { Settings } from '@/core/picture';
+import type { Face } from '@/core/rig';
+import type { KeptFile } from '@/core/formats/keptFile';
+import { drawnAsItWas, type PixelImage, type ScreenCalibration } from '@/core/screenPicture';
+import { benchWorker, recordingWorker, sideWorker, type WorkerClient } from '@/workers';
+import { withRecording } from './recordings';
+import { keepFile, keptFile } from './keptFiles';
+import { newId } from './newId';
+import { passStore, takeToBench } from './pass';
+
+/** Recording files opened since the app began, by fingerprint; the device may have had no room to keep them. */
+const files = new Map<string, Blob>();
+
+/** Recordings made of pictures of a screen since then. */
+const made = new Map<string, Recording>();
+/** Most of them that are held. */
+const MOST_MADE = 4;
+
+/** Tells a file from another of its name. */
+const fingerprintOf = ({ size, lastModified }: File): string => `${size}-${lastModified}`;
+
+/** Makes a recording of a picture of a screen, and holds it. */
+async function makeOfPicture(
+  fingerprint: string,
+  image: PixelImage,
+  calibration: ScreenCalibration,
+  face: Face,
+  title: string,
+): Promise<Recording> {
+  const { result } = await sideWorker().run(
+    { kind: 'screen-picture', image, calibration, face, title },
+    { lane: 'screen-picture' },
+  );
+  made.set(fingerprint, result.recording);
+  for (const oldest of made.keys()) {
+    if (made.size <= MOST_MADE) break;
+    made.delete(oldest);
+  }
+  return result.recording;
+}
+
+const NOT_HERE = 'This recording is no longer on this device. Open its file again.';
+
+/** Reads a file and gives its pings to a worker. */
+async function provide(fingerprint: string, worker: WorkerClient): Promise<readonly string[]> {
+  let own = made.get(fingerprint);
+  const kept = own || files.has(fingerprint) ? null : await keptFile(fingerprint);
+  if (kept?.item.screen) {
+    const { openPicture } = await import('./openPicture');
+    const image = await openPicture(kept.file);
+    if (!image.ok) throw new Error(image.problem);
+    const { calibration, face } = kept.item.screen;
+    own = await makeOfPicture(fingerprint, image.value, calibration, face, kept.item.name);
+  }
+  if (own) {
+    await worker.run({ kind: 'hold', fingerprint, recording: own }, { lane: `hold-${fingerprint}` });
+    return own.stretches.flatMap(({ channels }) => channels.map((c) => c.id));
+  }
+  const file = files.get(fingerprint) ?? kept?.file;
+  if (!file) throw new Error(NOT_HERE);
+  const { result } = await recordingWorker().run({ kind: 'open-recording', file }, { lane: 'open' });
+  const { recording } = result;
+  const faceIds = recording.stretches.flatMap(({ channels }) => channels.map((c) => c.id));
+  const transfer = recording.stretches.flatMap(({ channels }) =>
+    channels.map((c) => c.levelDb.buffer as ArrayBuffer),
+  );
+  await worker.run(
+    { kind: 'hold', fingerprint, recording },
+    { lane: `hold-${fingerprint}`, transfer: [...new Set(transfer)] },
+  );
+  return [...new Set(faceIds)];
+}
+
+/** A recording that is open: where its pass comes from, and the beams it has. */
+export interface OpenedRecording {
+  source: Extract<PassSpec['source'], { kind: 'recording' }>;
+  faceIds: readonly string[];
+}
+
+/** Opens a recording for the bench; what is wrong with it is said in one sentence, and nothing is changed. */
+async function openRecording(name: string, fingerprint: string): Promise<Result<OpenedRecording>> {
+  try {
+    const faceIds = await provide(fingerprint, benchWorker());
+    return accepted({ source: { kind: 'recording', name: name.slice(0, 200), fingerprint }, faceIds });
+  } catch (error) {
+    return refused(error instanceof Error ? error.message : String(error), 'damaged');
+  }
+}
+
+/** Puts an opened recording on the bench: it has beams of its own. */
+function toBench({ source, faceIds }: OpenedRecording): void {
+  const { pass, settings } = passStore.getState();
+  const faceId = faceIds.includes(settings.faceId) ? settings.faceId : faceIds[0]!;
+  takeToBench({ source, rig: pass.rig }, { ...settings, faceId, blend: null, power: 'full' });
+}
+
+/** Opens a recording file, puts it on the bench and keeps it on the device. */
+export async function takeRecordingToBench(file: File): Promise<Result> {
+  const fingerprint = fingerprintOf(file);
+  files.set(fingerprint, file);
+  const opened = await openRecording(file.name, fingerprint);
+  if (!opened.ok) {
+    files.delete(fingerprint);
+    return opened;
+  }
+  toBench(opened.value);
+  void keepFile({ id: fingerprint, name: opened.value.source.name, screen: null }, file);
+  return DONE;
+}
+
+/** Puts a recording or a picture that is kept on the bench. */
+export async function takeKeptToBench({ id, name, screen }: KeptFile): Promise<Result> {
+  const opened = await openRecording(name, id);
+  if (!opened.ok) return opened;
+  const { source } = opened.value;
+  if (!screen) toBench(opened.value);
+  else showPicture({ ...source, placeless: true }, screen);
+  return DONE;
+}
+
+/** Puts a picture on the bench, at the range it was drawn at. */
+function showPicture(
+  source: OpenedRecording['source'],
+  { calibration, face }: { calibration: ScreenCalibration; face: Pick<Face, 'id'> },
+): void {
+  const { pass, settings } = passStore.getState();
+  const [a, b] = calibration.depths;
+  const footM = a.depthM + ((1 - a.down) / (b.down - a.down)) * (b.depthM - a.depthM);
+  takeToBench({ source, rig: pass.rig }, { ...drawnAsItWas(settings, footM), faceId: face.id });
+}
+
+/**
+ * A pass of a picture of a screen, put on the bench and kept with its file; what is wrong with it is said in one sentence, and
+ * nothing is changed.
+ */
+export async function takeScreenPictureToBench(
+  { file, image, name }: { file: Blob; image: PixelImage; name: string },
+  calibration: ScreenCalibration,
+  face: Face,
+): Promise<Result> {
+  const title = name.slice(0, 100) || 'A picture of a screen';
+  const fingerprint = `picture-${newId()}`;
+  try {
+    await makeOfPicture(fingerprint, image, calibration, face, title);
+    await provide(fingerprint, benchWorker());
+  } catch (error) {
+    const words = (error instanceof Error ? error.message : String(error)).replace(/^screen picture: /, '');
+    return refused(`${words.charAt(0).toUpperCase()}${words.slice(1)}. Nothing was changed.`, 'damaged');
+  }
+  const screen = { calibration, face };
+  showPicture({ kind: 'recording', name: title, fingerprint, placeless: true }, screen);
+  void keepFile({ id: fingerprint, name: title, screen }, file);
+  return DONE;
+}
+
+/** The file of a pass's pings. @throws TaskFailed, or a plain sentence for a recording that is no longer open */
+export async function recordingFileOf(pass: PassSpec, settings: Settings): Promise<Uint8Array<ArrayBuffer>> {
+  const { source } = pass;
+  const provenance =
+    source.kind === 'recording'
+      ? source.placeless
+        ? 'made of a picture of a screen, relative levels'
+        : `read from ${source.name}`
+      : `simulated, ${source.kind === 'scene' ? `scene ${source.sceneId}` : 'water of a brief'}, seed ${source.seed}`;
+  const { result } = await withRecording(pass, () =>
+    benchWorker().run({ kind: 'pings', pass, settings }, { lane: 'pings' }),
+  );
+  const { recording } = result;
+  const written = await recordingWorker().run(
+    { kind: 'write-recording', recording, provenance },
+    { lane: 'write' },
+  );
+  return written.result.bytes;
+}
+
+/** Recordings on their way to a worker. */
+const onTheirWay = new Map<string, { worker: WorkerClient; given: Promise<unknown> }>();
+
+/** Gives a worker a recording it lacks: drawing and reading that both lack one wait for the same. */
+export function providedOnce(fingerprint: string, worker: WorkerClient): Promise<unknown> {
+  const going = onTheirWay.get(fingerprint);
+  if (going?.worker === worker) return going.given;
+  const given = provide(fingerprint, worker).finally(() => onTheirWay.delete(fingerprint));
+  onTheirWay.set(fingerprint, { worker, given });
+  return given;
+}
