@@ -132,6 +132,7 @@ export async function allDoors(): Promise<{ doors: Door[]; close: () => void }> 
         writeBackup({
           madeAt: '2026-11-27T18:00:00.000Z',
           texts: { plan: '{"a":1}', 'log/e1': writeLogFile([ENTRY]) },
+          files: { '4-1': Uint8Array.of(137, 72, 68, 70) },
         }),
       ],
       open: (bytes) => problemOf(readBackup(bytes)),

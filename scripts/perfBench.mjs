@@ -3,6 +3,7 @@
  * against a bare page that blits as much, and the memory of minutes live. LIVE_MINUTES says how many; 1 else.
  */
 import { execFileSync } from 'node:child_process';
+import { framesOf, LIVE_MS } from './frames.mjs';
 import { SIZES, withApp } from './pages.mjs';
 
 const ROUNDS = 40;
@@ -10,33 +11,11 @@ const ROUNDS = 40;
 const PINGED = 10;
 /** How much slower a phone's worker is taken to be. */
 const SLOWER = 4;
-const LIVE_MS = 4000;
 const LIVE_MINUTES = Number(process.env.LIVE_MINUTES ?? 1);
 
 /** @param {number[]} list @param {number} share */
 const quantile = (list, share) =>
   [...list].sort((a, b) => a - b)[Math.floor(share * (list.length - 1))] ?? NaN;
-
-/** Frames, and tasks over 50 ms, of a page over a while. @param {import('@playwright/test').Page} page */
-const framesOf = (page) =>
-  page.evaluate(
-    (lastsMs) =>
-      new Promise((resolve) => {
-        let frames = 0;
-        let long = 0;
-        new PerformanceObserver((list) => (long += list.getEntries().length)).observe({
-          entryTypes: ['longtask'],
-        });
-        const begun = performance.now();
-        const frame = () => {
-          frames++;
-          if (performance.now() - begun < lastsMs) requestAnimationFrame(frame);
-          else resolve({ frames, long });
-        };
-        requestAnimationFrame(frame);
-      }),
-    LIVE_MS,
-  );
 
 /** Memory of the largest process that draws pages, workers and all, MB. */
 function rendererMb() {

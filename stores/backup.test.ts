@@ -60,7 +60,7 @@ describe('a backup brought in', () => {
 
   it('on an empty device is all that was there', async () => {
     const empty = await device();
-    const restored = await empty.restoreBackup({ madeAt: A_AT, texts: a });
+    const restored = await empty.restoreBackup({ madeAt: A_AT, texts: a, files: {} });
     expect(restored).toMatchObject({ ok: true, value: { both: 0, aside: 0, documents: [] } });
     await settled();
     expect(Object.fromEntries(keptOn(empty))).toEqual(
@@ -69,7 +69,7 @@ describe('a backup brought in', () => {
     expect(empty.planStore.getState().brief.toM).toBe(22);
     expect(empty.unitsOf(empty.preferenceStore.getState())).toBe('feet');
     // A second time there is nothing new in it.
-    expect(await empty.restoreBackup({ madeAt: A_AT, texts: a })).toMatchObject({
+    expect(await empty.restoreBackup({ madeAt: A_AT, texts: a, files: {} })).toMatchObject({
       ok: true,
       value: { added: 0 },
     });
@@ -78,12 +78,12 @@ describe('a backup brought in', () => {
   it('of two devices comes to the same in either order, and both of what differed are kept', async () => {
     const orders = [
       [
-        { madeAt: A_AT, texts: a },
-        { madeAt: B_AT, texts: b },
+        { madeAt: A_AT, texts: a, files: {} },
+        { madeAt: B_AT, texts: b, files: {} },
       ],
       [
-        { madeAt: B_AT, texts: b },
-        { madeAt: A_AT, texts: a },
+        { madeAt: B_AT, texts: b, files: {} },
+        { madeAt: A_AT, texts: a, files: {} },
       ],
     ];
     const kept: unknown[] = [];
@@ -107,7 +107,7 @@ describe('a backup brought in', () => {
 
   it('leaves what is in use on a device of one’s own, and sets the other aside', async () => {
     const own = await device(b);
-    const restored = await own.restoreBackup({ madeAt: A_AT, texts: a });
+    const restored = await own.restoreBackup({ madeAt: A_AT, texts: a, files: {} });
     expect(restored).toMatchObject({ ok: true, value: { both: 1, same: 1 } });
     await settled();
     expect(own.planStore.getState().brief.toM).toBe(31);
@@ -120,7 +120,7 @@ describe('a backup brought in', () => {
       'days/bad': '{"format":"nimble-echo-day","version":1,"data":{}}',
       'days/x': a['days/x']!,
     };
-    expect(await own.restoreBackup({ madeAt: A_AT, texts })).toMatchObject({
+    expect(await own.restoreBackup({ madeAt: A_AT, texts, files: {} })).toMatchObject({
       ok: true,
       value: { added: 1, aside: 1 },
     });

@@ -3,6 +3,7 @@ import { fingerprintOf } from '@/core/maths';
 import { MOST_ENTRIES } from '@/core/logbook';
 import { isAside, listAside, setAside } from './keeping/aside';
 import { appKeeper } from './keeping/keeper';
+import { putFileOfBackup } from './keptFiles';
 import { bringBack, COLLECTIONS, DOCUMENTS, everythingKept, isOldList } from './keptData';
 import { logStore } from './log';
 
@@ -47,7 +48,15 @@ async function layAside(from: string, text: string): Promise<boolean> {
  * @param onProgress things looked at so far
  */
 export async function restoreBackup(
-  { madeAt, texts }: { madeAt: string; texts: Readonly<Record<string, string>> },
+  {
+    madeAt,
+    texts,
+    files,
+  }: {
+    madeAt: string;
+    texts: Readonly<Record<string, string>>;
+    files: Readonly<Record<string, Uint8Array>>;
+  },
   onProgress?: (done: number, of: number) => void,
 ): Promise<Result<Restored>> {
   const keeper = appKeeper();
@@ -58,6 +67,11 @@ export async function restoreBackup(
     return refused(
       `The log would hold more than ${MOST_ENTRIES} entries. Export it, then delete some. Nothing was changed.`,
     );
+  try {
+    for (const [id, bytes] of Object.entries(files)) await putFileOfBackup(id, bytes);
+  } catch {
+    return refused('There is no room here for the recordings in it. Nothing else was changed.');
+  }
   const done: Restored = { added: 0, same: 0, both: 0, aside: 0, documents: [] };
   const keys = Object.keys(texts).sort();
   const remembered = await restoredDocuments();

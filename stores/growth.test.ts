@@ -4,6 +4,7 @@ import { ENTRY_FORMAT, openText, type Format } from '@/core/formats';
 import { CORRECTIONS } from './corrections';
 import { DAY_FORMAT } from './days';
 import { DECK } from './deck';
+import { FILES } from './keptFiles';
 import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
 import { PLAN } from './plan';
@@ -26,6 +27,8 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['deck-shallow.json', DECK.format as Format<unknown>],
   ['day-first.json', DAY_FORMAT as Format<unknown>],
   ['day-plan.json', DAY_FORMAT as Format<unknown>],
+  ['file-first.json', FILES.format as Format<unknown>],
+  ['file-picture.json', FILES.format as Format<unknown>],
   ['sitting-first.json', SITTING_FORMAT as Format<unknown>],
 ];
 

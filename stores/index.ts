@@ -108,7 +108,7 @@ export {
   takeScreenPictureToBench,
   withRecording,
 } from './recordings';
-export { deleteKeptFile, keptFile, keptFileStore, sweepFiles } from './keptFiles';
+export { deleteKeptFile, FILES, filesForBackup, keptFile, keptFileStore, sweepFiles } from './keptFiles';
 export { deleteEntry, rewordEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';
 export { keepingStore, type KeepingStatus } from './keeping/status';

@@ -1,8 +1,8 @@
 import { createStore } from 'zustand/vanilla';
 import { KEPT_FILE_FORMAT, type KeptFile } from '@/core/formats/keptFile';
 import { keepCollection } from './keeping/collection';
-import type { FileKeeper } from './keeping/files';
 import { appKeeper } from './keeping/keeper';
+import { loadFiles } from './keeping/loadFiles';
 import { notify } from './notices';
 
 interface KeptFilesState {
@@ -26,13 +26,10 @@ export const FILES = keepCollection<KeptFilesState, KeptFile>(appKeeper, {
   withoutItem: ({ kept }, id) => ({ kept: kept.filter((k) => k.id !== id) }),
 });
 
-/** Loaded when the first file is opened or asked for. */
-const files = async (): Promise<FileKeeper> => (await import('./keeping/files')).appFiles;
-
 /** Keeps a file on the device; where there is no room for it that is said, and it stays open until the app is closed. */
 export async function keepFile(item: Omit<KeptFile, 'bytes' | 'keptAt'>, file: Blob): Promise<void> {
   try {
-    await (await files()).put(item.id, file);
+    await (await loadFiles()).put(item.id, file);
   } catch {
     notify(`There is no room to keep ${item.name} here. It is open until you close the app.`);
     return;
@@ -43,7 +40,7 @@ export async function keepFile(item: Omit<KeptFile, 'bytes' | 'keptAt'>, file: B
 /** A kept file; null for one that is not kept, or whose file the browser has cleared away. */
 export async function keptFile(id: string): Promise<{ item: KeptFile; file: Blob } | null> {
   const item = keptFileStore.getState().kept.find((k) => k.id === id);
-  const file = item && (await (await files()).get(id));
+  const file = item && (await (await loadFiles()).get(id));
   return item && file ? { item, file } : null;
 }
 
@@ -51,13 +48,13 @@ export async function keptFile(id: string): Promise<{ item: KeptFile; file: Blob
 export async function deleteKeptFile(id: string): Promise<void> {
   const kept = await keptFile(id);
   await FILES.remove(id);
-  await (await files()).drop(id);
+  await (await loadFiles()).drop(id);
   if (kept) notify(`Deleted “${kept.item.name}”.`, () => void putBack(kept));
 }
 
 async function putBack({ item, file }: { item: KeptFile; file: Blob }): Promise<void> {
   try {
-    await (await files()).put(item.id, file);
+    await (await loadFiles()).put(item.id, file);
     await FILES.put([item]);
   } catch {
     notify(`There is no room to keep ${item.name} here.`);
@@ -66,7 +63,31 @@ async function putBack({ item, file }: { item: KeptFile; file: Blob }): Promise<
 
 /** Drops files nothing speaks of, which a page closed in between has left. */
 export async function sweepFiles(): Promise<void> {
-  const keeper = await files();
+  const keeper = await loadFiles();
   const known = new Set(keptFileStore.getState().kept.map((k) => k.id));
   for (const id of await keeper.ids()) if (!known.has(id)) await keeper.drop(id);
+}
+
+/** Files for a backup, newest first, as far as they fit in so many bytes; and the ids of those that do not. */
+export async function filesForBackup(
+  most: number,
+): Promise<{ files: Record<string, Uint8Array>; left: string[] }> {
+  const keeper = await loadFiles();
+  const files: Record<string, Uint8Array> = {};
+  const left: string[] = [];
+  let room = most;
+  for (const { id, bytes } of keptFileStore.getState().kept) {
+    const file = bytes <= room ? await keeper.get(id) : undefined;
+    if (file) {
+      files[id] = new Uint8Array(await file.arrayBuffer());
+      room -= bytes;
+    } else left.push(id);
+  }
+  return { files, left };
+}
+
+/** Keeps a file out of a backup, unless it is here already. Rejects when there is no room. */
+export async function putFileOfBackup(id: string, bytes: Uint8Array): Promise<void> {
+  const keeper = await loadFiles();
+  if (!(await keeper.get(id))) await keeper.put(id, new Blob([bytes as Uint8Array<ArrayBuffer>]));
 }

@@ -3,7 +3,14 @@ import { passKey } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
 import type { Settings } from '@/core/picture';
 import type { Reading } from '@/core/reading';
-import { benchWorker, type PassFacts } from '@/workers';
+import {
+  benchWorker,
+  secondWorker,
+  type Outcome,
+  type PassFacts,
+  type ReadTask,
+  type Stage,
+} from '@/workers';
 import { follow, RESTING, type Asking } from './asking';
 import { passStore, type PassState } from './pass';
 import { withRecording } from './recordings';
@@ -24,12 +31,15 @@ interface ReadingsState {
   /** How reading the pass on the bench stands, and which reading that is of. */
   asking: Asking;
   askedKey: string | null;
+  /** What is known of a long one by now, and of which share of it; null when none is being read. */
+  partial: { key: string; share: number; reading: PassReading } | null;
 }
 
 export const readingStore = createStore<ReadingsState>(() => ({
   readings: new Map(),
   asking: RESTING,
   askedKey: null,
+  partial: null,
 }));
 
 /** Readings kept: those of the passes last looked at. */
@@ -42,6 +52,30 @@ export function readingKey({ pass, settings }: Pick<PassState, 'pass' | 'setting
   return JSON.stringify([passKey(pass), faceId, pingRate, power]);
 }
 
+/** Reads a recording on another worker than the one that draws it, telling what it finds while it goes on. */
+async function readFile(
+  { pass, settings }: Pick<PassState, 'pass' | 'settings'>,
+  onStage: (stage: Stage) => void,
+  onPart: (share: number, reading: PassReading) => void,
+): Promise<Outcome<ReadTask>> {
+  const { result: given } = await withRecording(pass, () =>
+    benchWorker().run({ kind: 'pings', pass, settings, beams: 'one' }, { lane: LANE }),
+  );
+  const { recording, facts } = given;
+  const task: ReadTask = { kind: 'read', pass, settings, given: { recording, facts } };
+  return secondWorker().run(task, {
+    lane: LANE,
+    onStage,
+    onPart: ({ share, result }) => {
+      onStage('reading');
+      if (result.kind === 'read') onPart(share, result);
+    },
+    transfer: recording.stretches.flatMap(({ channels }) =>
+      channels.map((c) => c.levelDb.buffer as ArrayBuffer),
+    ),
+  });
+}
+
 /** Reads the pass on the bench, unless that was done. The answer belongs to the pass that was read, whatever is looked at by then. */
 export async function readPass(): Promise<void> {
   const { pass, settings } = passStore.getState();
@@ -49,23 +83,44 @@ export async function readPass(): Promise<void> {
   const { readings, askedKey, asking } = readingStore.getState();
   if (readings.has(key)) return;
   if (askedKey === key && asking.problem === null && asking !== RESTING) return;
-  readingStore.setState({ askedKey: key, asking: { ...RESTING, stage: 'reading' } });
+  stopOther(key);
+  readingStore.setState({ askedKey: key, asking: { ...RESTING, stage: 'reading' }, partial: null });
   const wanted = (): boolean => readingStore.getState().askedKey === key;
+  const known = ({ reading, marks, timeS, wayM, facts }: PassReading): PassReading => ({
+    reading,
+    marks,
+    timeS,
+    wayM,
+    facts,
+  });
   await follow(
     (onStage) =>
-      withRecording(pass, () => benchWorker().run({ kind: 'read', pass, settings }, { lane: LANE, onStage })),
+      pass.source.kind === 'recording'
+        ? readFile({ pass, settings }, onStage, (share, reading) => {
+            if (wanted()) readingStore.setState({ partial: { key, share, reading: known(reading) } });
+          })
+        : benchWorker().run<ReadTask>({ kind: 'read', pass, settings, given: null }, { lane: LANE, onStage }),
     wanted,
     (next) => readingStore.setState({ asking: next }),
-    ({ result: { reading, marks, timeS, wayM, facts } }) =>
+    ({ result }) =>
       readingStore.setState(({ readings: kept }) => {
-        const next = new Map(kept).set(key, { reading, marks, timeS, wayM, facts });
+        const next = new Map(kept).set(key, known(result));
         for (const oldest of next.keys()) {
           if (next.size <= MOST_READINGS) break;
           next.delete(oldest);
         }
-        return { readings: next };
+        return { readings: next, partial: null };
       }),
   );
 }
 
-export const stopReading = (): void => benchWorker().cancel(LANE);
+/** A long reading of another pass is given up: nobody waits for it. */
+function stopOther(key: string): void {
+  const { partial } = readingStore.getState();
+  if (partial && partial.key !== key) secondWorker().cancel(LANE);
+}
+
+export function stopReading(): void {
+  benchWorker().cancel(LANE);
+  secondWorker().cancel(LANE);
+}

@@ -166,12 +166,15 @@ export async function recordingFileOf(pass: PassSpec, settings: Settings): Promi
         : `read from ${source.name}`
       : `simulated, ${source.kind === 'scene' ? `scene ${source.sceneId}` : 'water of a brief'}, seed ${source.seed}`;
   const { result } = await withRecording(pass, () =>
-    benchWorker().run({ kind: 'pings', pass, settings }, { lane: 'pings' }),
+    benchWorker().run({ kind: 'pings', pass, settings, beams: 'all' }, { lane: 'pings' }),
   );
   const { recording } = result;
+  const transfer = recording.stretches.flatMap(({ channels }) =>
+    channels.map((c) => c.levelDb.buffer as ArrayBuffer),
+  );
   const written = await recordingWorker().run(
     { kind: 'write-recording', recording, provenance },
-    { lane: 'write' },
+    { lane: 'write', transfer },
   );
   return written.result.bytes;
 }

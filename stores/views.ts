@@ -10,7 +10,7 @@ import { passKeyOf, passStore } from './pass';
 import { withRecording } from './recordings';
 
 /** Places that show a picture of the pass on the bench. */
-export type ViewName = 'tune' | 'tune-second' | 'read';
+export type ViewName = 'tune' | 'tune-second' | 'read' | 'read-whole';
 
 /** A picture of the pass, how asking for the next one stands, and which pass it is of. */
 export interface View extends Asking {

@@ -19,6 +19,8 @@ interface Props {
   scale: readonly ScaleMark[];
   /** What is to be seen, for who cannot see it. */
   label: string;
+  /** How far the picture is moved to the right, in shares of its width; drawn anew it stands at 0 again. */
+  shift?: number;
   /** Drawn over the picture, in its own pixels of layout. */
   overlay?: (size: { width: number; height: number }) => ReactNode;
   /** Drawn under the picture, as wide as it: its height, px. */
@@ -57,6 +59,7 @@ export function EchoCanvas({
   palette,
   scale,
   label,
+  shift = 0,
   overlay,
   foot,
   depthWords,
@@ -99,13 +102,18 @@ export function EchoCanvas({
     >
       {picture && size.width > 0 && (
         <View style={styles.row}>
-          <View style={{ width: size.width, height: size.height }}>
+          <View style={{ width: size.width, height: size.height, overflow: 'hidden' }}>
             {createElement('canvas', {
               ref: canvas,
               role: 'img',
               'aria-label': label,
               'data-testid': testID,
-              style: { ...pixelated, width: size.width, height: size.height },
+              style: {
+                ...pixelated,
+                width: size.width,
+                height: size.height,
+                ...(shift !== 0 ? { transform: `translateX(${100 * shift}%)` } : {}),
+              },
             })}
             {overlay && <View style={StyleSheet.absoluteFill}>{overlay(size)}</View>}
             {magnifier && <Magnifier picture={picture} size={size} source={source} depthWords={depthWords} />}

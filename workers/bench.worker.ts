@@ -6,18 +6,18 @@ import { automaticMarks, cutaway, score } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
 import { drillRound, drillTurn } from './tasks/drill';
 import { miniature } from './tasks/miniature';
-import { holdRecording, passFor } from './tasks/passes';
+import { holdRecording, passFor, pings } from './tasks/passes';
 import { openLog } from './tasks/openLog';
 import { together } from './tasks/together';
 import { tuning } from './tasks/tuning';
 import { read } from './tasks/read';
 
-answerWith(self as unknown as Scope, (task, tell) => {
+answerWith(self as unknown as Scope, (task, tell, give) => {
   switch (task.kind) {
     case 'draw':
       return draw(task, tell);
     case 'read':
-      return read(task, tell);
+      return read(task, tell, give);
     case 'miniature':
       return miniature(task);
     case 'symptom': {
@@ -54,7 +54,7 @@ answerWith(self as unknown as Scope, (task, tell) => {
       return { result: { kind: 'diagnose', symptoms } };
     }
     case 'pings':
-      return { result: { kind: 'pings', recording: passFor(task.pass, task.settings, tell).recording } };
+      return pings(task, tell);
     case 'hold':
       return holdRecording(task);
     case 'scenes':

@@ -8,6 +8,7 @@ const task: ReadTask = {
   kind: 'read',
   pass: briefPass(FIRST_BRIEF, GENERIC_RIG, 1),
   settings: startSetup(FIRST_BRIEF, GENERIC_RIG).settings,
+  given: null,
 };
 
 class FakeWorker implements WorkerLike {

@@ -1,4 +1,4 @@
-import type { FailureCode, FromWorker, ResultOf, Stage, Task, ToWorker } from './protocol';
+import type { FailureCode, FromWorker, Part, ResultOf, Stage, Task, ToWorker } from './protocol';
 
 /** The part of a Worker the client needs; tests pass one of their own. */
 export interface WorkerLike {
@@ -22,6 +22,8 @@ export interface TaskOptions {
   /** Tasks of one lane supersede each other: only the newest counts. */
   lane: string;
   onStage?: (stage: Stage) => void;
+  /** Told what is known while a long task is at work. */
+  onPart?: (part: Part) => void;
   /** Buffers of the task that are handed over rather than copied. */
   transfer?: Transferable[];
 }
@@ -46,6 +48,7 @@ interface Waiting {
   task: Task;
   lane: string;
   onStage?: (stage: Stage) => void;
+  onPart?: (part: Part) => void;
   transfer?: Transferable[];
   resolve: (outcome: { result: never; workMs: number }) => void;
   reject: (error: TaskFailed) => void;
@@ -87,6 +90,12 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
       busy.onStage?.(message.stage);
       return;
     }
+    if (message.type === 'part') {
+      // What gets on is not stuck.
+      watch();
+      busy.onPart?.(message.part);
+      return;
+    }
     const done = finish()!;
     // A newer task of the lane waits already: this answer is of yesterday.
     if (queue.some((w) => w.lane === done.lane)) fail(done, 'superseded', 'A newer request took its place.');
@@ -103,6 +112,15 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
     return fresh;
   };
 
+  const watch = (): void => {
+    if (deadline !== null) clearTimeout(deadline);
+    deadline = setTimeout(
+      () =>
+        stopWorker('deadline', `The computation took longer than ${deadlineMs / 1000} s and was stopped.`),
+      deadlineMs,
+    );
+  };
+
   const next = (): void => {
     if (busy) return;
     const waiting = queue.shift();
@@ -111,18 +129,14 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
     try {
       worker ??= start();
       worker.postMessage({ id: waiting.id, task: waiting.task }, waiting.transfer ?? []);
-      deadline = setTimeout(
-        () =>
-          stopWorker('deadline', `The computation took longer than ${deadlineMs / 1000} s and was stopped.`),
-        deadlineMs,
-      );
+      watch();
     } catch (error) {
       stopWorker('crashed', error instanceof Error ? error.message : String(error));
     }
   };
 
   return {
-    run: (task, { lane, onStage, transfer }) =>
+    run: (task, { lane, onStage, onPart, transfer }) =>
       new Promise((resolve, reject) => {
         for (let i = queue.length - 1; i >= 0; i--)
           if (queue[i]!.lane === lane)
@@ -132,6 +146,7 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
           task,
           lane,
           onStage,
+          onPart,
           transfer,
           resolve: resolve as Waiting['resolve'],
           reject,

@@ -1,5 +1,5 @@
 export { benchWorker, secondWorker, sideWorker, recordingWorker } from './workers';
-export { TaskFailed, type WorkerClient } from './client';
+export { TaskFailed, type Outcome, type WorkerClient } from './client';
 export type {
   DrawResult,
   DrawTask,
@@ -9,5 +9,6 @@ export type {
   TogetherMark,
   TuningTask,
   ReadResult,
+  ReadTask,
   Stage,
 } from './protocol';

@@ -52,6 +52,8 @@ export interface ReadTask {
   kind: 'read';
   pass: PassSpec;
   settings: Settings;
+  /** Pings of the beam and facts of the pass, where this worker does not hold it. */
+  given: { recording: Recording; facts: PassFacts } | null;
 }
 
 /** A few seconds over still fish: what a setup makes of one, or what a fault of the mount does to it. */
@@ -149,11 +151,12 @@ export interface OpenRecordingTask {
   file: Blob;
 }
 
-/** Gives the pings of a pass away, to be written to a file. */
+/** Gives copies of a pass's pings away: of all its beams, or of the one in use. */
 export interface PingsTask {
   kind: 'pings';
   pass: PassSpec;
   settings: Settings;
+  beams: 'all' | 'one';
 }
 
 /** Writes a recording file; `provenance` says how its pings came about. */
@@ -310,6 +313,7 @@ export interface OpenRecordingResult {
 export interface PingsResult {
   kind: 'pings';
   recording: Recording;
+  facts: PassFacts;
 }
 
 export interface WriteRecordingResult {
@@ -379,7 +383,14 @@ export interface ToWorker {
   task: Task;
 }
 
+/** A share of a task that is done, 0…1, and what is known by then. */
+export interface Part {
+  share: number;
+  result: Result;
+}
+
 export type FromWorker =
+  | { type: 'part'; id: number; part: Part }
   | { type: 'stage'; id: number; stage: Stage }
   | { type: 'done'; id: number; result: Result; workMs: number }
   | { type: 'failed'; id: number; code: FailureCode; message: string };

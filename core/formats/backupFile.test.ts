@@ -8,11 +8,12 @@ const TEXTS = {
   'days/2026 09/ü': '{"x":1}',
   plan: '{"format":"nimble-echo-plan"}',
 };
-const BACKUP = writeBackup({ madeAt: MADE_AT, texts: TEXTS });
+const FILES = { '5-17': Uint8Array.from([137, 72, 68, 70, 1]) };
+const BACKUP = writeBackup({ madeAt: MADE_AT, texts: TEXTS, files: FILES });
 
 describe('a backup', () => {
   it('comes out as it went in', () => {
-    expect(readBackup(BACKUP)).toEqual({ ok: true, value: { madeAt: MADE_AT, texts: TEXTS } });
+    expect(readBackup(BACKUP)).toEqual({ ok: true, value: { madeAt: MADE_AT, texts: TEXTS, files: FILES } });
   });
 
   it('of a version before backups opens, and counts as the oldest', () => {
@@ -46,7 +47,7 @@ describe('a backup', () => {
       expect(read).toMatchObject({ ok: false, cause });
       if (!read.ok) expect(read.problem).toMatch(/^[A-Z][^\n]{10,200}\.$/);
     }
-    expect(backupTooLarge(65e6)).toMatchObject({ ok: false, cause: 'large' });
+    expect(backupTooLarge(265e6)).toMatchObject({ ok: false, cause: 'large' });
     expect(backupTooLarge(1e6)).toBeNull();
   });
 
@@ -61,6 +62,9 @@ describe('a backup', () => {
       return packed;
     };
     expect(readBackup(claiming(300e6))).toMatchObject({ ok: false, cause: 'large' });
+    // A recording in it is never packed: one that is could unpack to anything.
+    const packed = zipSync({ 'files/a': new Uint8Array(3e6) }, { level: 9 });
+    expect(readBackup(packed)).toMatchObject({ ok: false, cause: 'large' });
     // A hundred entries of three megabytes each that claim a byte.
     const one = claiming(1);
     const entry = one.subarray(0, one.length - 22 - 46 - 'kept/a.json'.length);

@@ -1,16 +1,21 @@
-import { strFromU8, strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
+import { strFromU8, strToU8, Unzip, UnzipInflate, UnzipPassThrough, zipSync, type Zippable } from 'fflate';
 import * as v from 'valibot';
-import { fingerprintOf } from '@/core/maths';
+import { crc32, fingerprintOf } from '@/core/maths';
 import { accepted, refused, type Result } from './result';
 
 /** Everything kept on a device: each thing's text by the key it lies under, and when it was gathered (ISO 8601). */
 export interface Backup {
   madeAt: string;
   texts: Record<string, string>;
+  /** Recordings and pictures whole, by the id under which they are kept. */
+  files: Record<string, Uint8Array>;
 }
 
-/** Largest backup, bytes; most it may unpack to; most things in it. */
-const LARGEST_BACKUP = 64e6;
+/** Most bytes of recordings and pictures that go into a backup. */
+export const MOST_FILES_IN_BACKUP = 200e6;
+/** Largest backup without them, and with them, bytes; most it may unpack to; most things in it. */
+const LARGEST_PLAIN = 64e6;
+const LARGEST_BACKUP = MOST_FILES_IN_BACKUP + LARGEST_PLAIN;
 const MOST_UNPACKED = 256e6;
 const MOST_THINGS = 40_000;
 const LONGEST_KEY = 300;
@@ -18,6 +23,7 @@ const LONGEST_KEY = 300;
 const NAME = 'nimble-echo-backup';
 const MANIFEST = 'backup.json';
 const FOLDER = 'kept/';
+const FILES = 'files/';
 
 const ManifestSchema = v.object({
   format: v.literal(NAME),
@@ -25,6 +31,11 @@ const ManifestSchema = v.object({
   madeAt: v.pipe(v.string(), v.isoTimestamp()),
   /** A fingerprint of each text, by key. */
   prints: v.record(v.pipe(v.string(), v.maxLength(LONGEST_KEY)), v.pipe(v.string(), v.length(16))),
+  /** CRC-32 of each recording and picture, by id. */
+  files: v.optional(
+    v.record(v.pipe(v.string(), v.maxLength(LONGEST_KEY)), v.pipe(v.string(), v.length(8))),
+    {},
+  ),
 });
 const VERSION = 1;
 
@@ -37,17 +48,28 @@ const OldSchema = v.object({
 /** What has no date counts as older than all that has. */
 const NO_DATE = '1970-01-01T00:00:00.000Z';
 
-const fileOf = (key: string): string => `${FOLDER}${encodeURIComponent(key)}.json`;
+const textOf = (key: string): string => `${FOLDER}${encodeURIComponent(key)}.json`;
+const fileOf = (id: string): string => `${FILES}${encodeURIComponent(id)}`;
+const mapped = <T, U>(record: Record<string, T>, to: (value: T) => U): Record<string, U> =>
+  Object.fromEntries(Object.entries(record).map(([key, value]) => [key, to(value)]));
 
-/** A backup as a zip: a manifest with a fingerprint of each text, and a file a thing. */
-export function writeBackup({ madeAt, texts }: Backup): Uint8Array {
-  const prints = Object.fromEntries(Object.entries(texts).map(([key, text]) => [key, fingerprintOf(text)]));
-  const manifest = { format: NAME, version: VERSION, madeAt, prints };
+/** A backup as a zip: a manifest with a fingerprint of each thing, and a file a thing. Recordings are packed already and go in as they are. */
+export function writeBackup({ madeAt, texts, files }: Backup): Uint8Array {
+  const manifest = {
+    format: NAME,
+    version: VERSION,
+    madeAt,
+    prints: mapped(texts, fingerprintOf),
+    files: mapped(files, crc32),
+  };
   return zipSync(
     {
       [MANIFEST]: strToU8(JSON.stringify(manifest, null, 1)),
-      ...Object.fromEntries(Object.entries(texts).map(([key, text]) => [fileOf(key), strToU8(text)])),
-    },
+      ...Object.fromEntries(Object.entries(texts).map(([key, text]) => [textOf(key), strToU8(text)])),
+      ...Object.fromEntries(
+        Object.entries(files).map(([id, bytes]) => [fileOf(id), [bytes, { level: 0 }] as const]),
+      ),
+    } as Zippable,
     { level: 6 },
   );
 }
@@ -56,10 +78,10 @@ const FOREIGN = 'This is not a backup from this app. Choose another file. Nothin
 const DAMAGED = 'This backup is cut short or damaged. Nothing was changed. Try another copy of it.';
 
 /** The refusal of a file too large to be looked at, by its size in bytes; null for one that is not. */
-export const backupTooLarge = (size: number): Result<never> | null =>
-  size > LARGEST_BACKUP
+export const backupTooLarge = (size: number, most = LARGEST_BACKUP): Result<never> | null =>
+  size > most
     ? refused(
-        `This file is ${Math.ceil(size / 1e6)} MB. A backup has at most ${LARGEST_BACKUP / 1e6} MB. Nothing was changed.`,
+        `This file is ${Math.ceil(size / 1e6)} MB. A backup has at most ${most / 1e6} MB. Nothing was changed.`,
         'large',
       )
     : null;
@@ -67,7 +89,9 @@ export const backupTooLarge = (size: number): Result<never> | null =>
 function openOld(bytes: Uint8Array): Result<Backup> {
   try {
     const old = v.safeParse(OldSchema, JSON.parse(strFromU8(bytes)));
-    return old.success ? accepted({ madeAt: NO_DATE, texts: old.output.data }) : refused(FOREIGN, 'foreign');
+    return old.success
+      ? accepted({ madeAt: NO_DATE, texts: old.output.data, files: {} })
+      : refused(FOREIGN, 'foreign');
   } catch {
     return refused(FOREIGN, 'foreign');
   }
@@ -85,13 +109,16 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
   let held = 0;
   let things = 0;
   const unzip = new Unzip((file) => {
-    if (file.name !== MANIFEST && !file.name.startsWith(FOLDER)) return;
-    claimed += file.originalSize ?? 0;
+    if (![MANIFEST, FOLDER, FILES].some((begin) => file.name.startsWith(begin))) return;
+    // What is not packed is no larger than the zip.
+    const plain = file.name.startsWith(FILES);
+    if (plain && file.compression !== 0) throw new TooMuch();
+    if (!plain) claimed += file.originalSize ?? 0;
     if (!(claimed <= MOST_UNPACKED) || ++things > MOST_THINGS) throw new TooMuch();
     const chunks: Uint8Array[] = [];
     file.ondata = (error, chunk, last) => {
       if (error) throw error;
-      held += chunk.length;
+      if (!plain) held += chunk.length;
       if (held > MOST_UNPACKED) throw new TooMuch();
       chunks.push(chunk);
       if (!last) return;
@@ -106,6 +133,7 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
     file.start();
   });
   unzip.register(UnzipInflate);
+  unzip.register(UnzipPassThrough);
   for (let at = 0; at < bytes.length; at += SLICE)
     unzip.push(bytes.subarray(at, at + SLICE), at + SLICE >= bytes.length);
   return files;
@@ -116,17 +144,17 @@ export function readBackup(bytes: Uint8Array): Result<Backup> {
   const large = backupTooLarge(bytes.length);
   if (large) return large;
   // PK: a zip; a brace: the one JSON of older versions.
-  if (bytes[0] === 0x7b) return openOld(bytes);
+  if (bytes[0] === 0x7b) return backupTooLarge(bytes.length, LARGEST_PLAIN) ?? openOld(bytes);
   if (!(bytes[0] === 0x50 && bytes[1] === 0x4b)) return refused(FOREIGN, 'foreign');
-  let files: Record<string, Uint8Array>;
+  let unzipped: Record<string, Uint8Array>;
   try {
-    files = unpacked(bytes);
+    unzipped = unpacked(bytes);
   } catch (error) {
     return error instanceof TooMuch
       ? refused('This file unpacks to more than a backup may hold. Nothing was changed.', 'large')
       : refused(DAMAGED, 'damaged');
   }
-  const told = files[MANIFEST];
+  const told = unzipped[MANIFEST];
   if (!told) return refused(FOREIGN, 'foreign');
   try {
     const manifest = v.safeParse(ManifestSchema, JSON.parse(strFromU8(told)));
@@ -139,12 +167,18 @@ export function readBackup(bytes: Uint8Array): Result<Backup> {
       );
     const texts: Record<string, string> = {};
     for (const [key, print] of Object.entries(prints)) {
-      const file = files[fileOf(key)];
+      const file = unzipped[textOf(key)];
       const text = file && strFromU8(file);
       if (text === undefined || fingerprintOf(text) !== print) return refused(DAMAGED, 'damaged');
       texts[key] = text;
     }
-    return accepted({ madeAt, texts });
+    const files: Record<string, Uint8Array> = {};
+    for (const [id, sum] of Object.entries(manifest.output.files)) {
+      const file = unzipped[fileOf(id)];
+      if (!file || crc32(file) !== sum) return refused(DAMAGED, 'damaged');
+      files[id] = file;
+    }
+    return accepted({ madeAt, texts, files });
   } catch {
     return refused(DAMAGED, 'damaged');
   }

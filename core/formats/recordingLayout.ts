@@ -1,3 +1,4 @@
+import { crc32 } from '@/core/maths';
 import type { Navigation } from '@/core/recording';
 import { NARROWEST_BEAM_RAD, WIDEST_BEAM_RAD } from '@/core/rig';
 
@@ -98,18 +99,6 @@ export const PULSE_TYPE = { single: 'CW', swept: 'LFM' } as const;
 export const scaled = (row: Float32Array | Float64Array, by: number): Float32Array =>
   Float32Array.from(row, (x) => x * by);
 
-/** CRC-32 of a row's bytes as they lie in the file, little-endian (ISO 3309), as eight hex digits. */
-export function crc32(row: Float32Array): string {
-  const bytes = new DataView(new ArrayBuffer(4));
-  let crc = -1;
-  for (const x of row) {
-    bytes.setFloat32(0, x, true);
-    for (let i = 0; i < 4; i++) crc = (crc >>> 8) ^ CRC_OF[(crc ^ bytes.getUint8(i)) & 0xff]!;
-  }
-  return (~crc >>> 0).toString(16).padStart(8, '0');
-}
-const CRC_OF = Int32Array.from({ length: 256 }, (_, byte) => {
-  let crc = byte;
-  for (let bit = 0; bit < 8; bit++) crc = (crc >>> 1) ^ (crc & 1 ? 0xedb88320 : 0);
-  return crc;
-});
+/** CRC-32 of a row's bytes as they lie in the file, little-endian as on every machine that runs WebAssembly. */
+export const rowCrc32 = (row: Float32Array): string =>
+  crc32(new Uint8Array(row.buffer, row.byteOffset, row.byteLength));

@@ -2,7 +2,7 @@ import type { Dataset, File, Group } from 'h5wasm';
 import { placeFrom } from '@/core/maths';
 import type { Recording } from '@/core/recording';
 import {
-  crc32,
+  rowCrc32,
   DEG,
   northed,
   NUMBERS,
@@ -153,7 +153,7 @@ export function writeRecordingFile(
     );
     levels.create_attribute('_FillValue', new Float32Array([NaN]), [1], '<f');
     levels.create_attribute('coordinates', '/Platform/latitude /Platform/longitude');
-    levels.create_attribute('crc32', crc32(channel.levelDb));
+    levels.create_attribute('crc32', rowCrc32(channel.levelDb));
     levels.attach_scale(0, `${path}/ping_time`);
     levels.attach_scale(1, `${path}/range`);
   });

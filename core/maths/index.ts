@@ -12,3 +12,4 @@ export { powerOf } from './powerOf';
 export { fingerprintOf } from './textHash';
 export { poissonInterval } from './poissonInterval';
 export { wilson } from './wilson';
+export { crc32 } from './crc32';

@@ -153,15 +153,18 @@ const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
  * Reads one channel: the bed, what stands on it, single marks and clouds, nearest in time first, and what is drawn but is no
  * fish. Uses pings, the channel and the boat's own instruments, and nothing else; works on uncalibrated levels too, where
  * strengths stay relative. A long one is read in blocks that overlap, so its size does not grow with the hours.
+ * @param onPart told after each block but the last what was read so far, and of which share of the pings: the bed and the findings
  */
-export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
+export function readChannel(
+  stretch: Stretch,
+  asMeasured: Channel,
+  onPart?: (part: Reading, share: number) => void,
+): Reading {
   const faults = levelFaults(asMeasured);
   const measured = asTrusted(withoutGain(asMeasured), faults);
   const { navigation } = stretch;
-  const bed: BedLine = {
-    rangeM: new Float32Array(measured.pingCount),
-    contrastDb: new Float32Array(measured.pingCount),
-  };
+  const blank = (): Float32Array => new Float32Array(measured.pingCount).fill(NaN);
+  const bed: BedLine = { rangeM: blank(), contrastDb: blank() };
   const named: NamedEcho[] = [];
   let findings: Finding[] = [];
   let clutterM = 0;
@@ -184,6 +187,24 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
         named.push({ ...echo, fromPing: echo.fromPing + first, toPing: echo.toPing + first });
     }
     findings = joinSeam(findings, part.findings, from, to);
+    if (onPart && to < measured.pingCount)
+      onPart(
+        {
+          channelId: measured.id,
+          faults,
+          bed,
+          bedShape: { slopeRad: blank(), depthLowM: blank(), depthHighM: blank(), deadZoneM: blank() },
+          hardness: [],
+          structure: [],
+          layers: [],
+          named,
+          surfaceClutterM: clutterM,
+          findings: numbered(findings.map((f) => ({ ...f }))),
+          lures: [],
+          missingLeg: null,
+        },
+        to / measured.pingCount,
+      );
   }
   const speed = median(Array.from(navigation.speedMps));
   const { lures, rest } = findLures(findings, navigation.timeS, speed, clutterM);
@@ -214,8 +235,7 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
   for (const thing of rest)
     if (thing.kind === 'cover') thing.about = fishAbout(thing, fish, stretch.pingRate / Math.max(speed, 0.1));
   doubtCompanions(rest);
-  rest.sort((a, b) => a.timeS - b.timeS);
-  rest.forEach((f, i) => (f.id = i + 1));
+  numbered(rest);
   return {
     channelId: measured.id,
     faults,
@@ -237,6 +257,13 @@ export function readChannel(stretch: Stretch, asMeasured: Channel): Reading {
     lures,
     missingLeg: findMissingLeg(rest),
   };
+}
+
+/** Findings in the order they were met, numbered by it. */
+function numbered(findings: Finding[]): Finding[] {
+  findings.sort((a, b) => a.timeS - b.timeS);
+  findings.forEach((f, i) => (f.id = i + 1));
+  return findings;
 }
 
 /** In a place so dense that it was nearly a cloud, a mark must be this sure: parts of one body close by leave many. */

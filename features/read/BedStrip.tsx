@@ -24,7 +24,9 @@ export function BedStrip({
   const tones = useTones();
   const { timeS } = reading;
   const x = (t: number): number => ((t - shown.fromS) / (shown.toS - shown.fromS)) * width;
-  const runs = bedRuns(reading.reading.hardness);
+  const runs = bedRuns(reading.reading.hardness).filter(
+    (run) => timeS[run.toPing]! >= shown.fromS && timeS[run.fromPing]! <= shown.toS,
+  );
   const fillOf = ({ ground }: BedRun): string =>
     ground === 'hard' ? tones.ink : ground === 'soft' ? 'url(#soft)' : 'url(#between)';
   return (

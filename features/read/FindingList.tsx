@@ -4,7 +4,7 @@ import { useStore } from 'zustand';
 import { correctionOf, type Correction } from '@/core/logbook';
 import type { Finding } from '@/core/reading';
 import { correct, takeBack, type PassReading } from '@/stores';
-import { Text, useTones } from '@/ui';
+import { Button, Text, useTones } from '@/ui';
 import { CorrectSheet } from './CorrectSheet';
 import { correctionWords } from '../words/called';
 import { FindingRow, type Beside } from './FindingRow';
@@ -17,6 +17,9 @@ const GROUPS: readonly [kind: Finding['kind'], title: string][] = [
   ['cloud', 'Bait'],
   ['cover', 'On the bed'],
 ];
+
+/** Rows of a kind that are listed at first, and each time more are asked for. */
+const MOST_ROWS = 30;
 
 /** Of most use first: large fish before small, large clouds and cover before small. */
 const worthOf = (f: Finding): number =>
@@ -40,6 +43,7 @@ export function FindingList({ reading, corrections, truth, other }: Props) {
   const tones = useTones();
   const chosen = useStore(readStore, (s) => s.chosen);
   const hidden = useStore(readStore, (s) => s.hidden);
+  const [most, setMost] = useState(MOST_ROWS);
   const [doubted, setDoubted] = useState<Finding | null>(null);
   const { findings } = reading.reading;
   const { title } = reading.facts;
@@ -65,25 +69,36 @@ export function FindingList({ reading, corrections, truth, other }: Props) {
               )}
             </View>
             <View role="list" aria-label={`${name} found`}>
-              {mine.map((f) => (
-                <FindingRow
-                  key={f.id}
-                  finding={f}
-                  reading={reading}
-                  open={f.id === chosen}
-                  said={correctionOf(f, corrections)}
-                  beside={besideOf(f, other)}
-                  truth={truth?.marks.find((m) => m.id === f.id) ?? null}
-                  onPress={() => {
-                    choose(f.id === chosen ? null : f.id);
-                    lookAt(f);
-                  }}
-                  onSay={say}
-                  onTakeBack={(said) => takeBack(said, title)}
-                  onCorrect={() => setDoubted(f)}
-                />
-              ))}
+              {mine
+                .filter((f, k) => k < most || f.id === chosen)
+                .map((f) => (
+                  <FindingRow
+                    key={f.id}
+                    finding={f}
+                    reading={reading}
+                    open={f.id === chosen}
+                    said={correctionOf(f, corrections)}
+                    beside={besideOf(f, other)}
+                    truth={truth?.marks.find((m) => m.id === f.id) ?? null}
+                    onPress={() => {
+                      choose(f.id === chosen ? null : f.id);
+                      lookAt(f);
+                    }}
+                    onSay={say}
+                    onTakeBack={(said) => takeBack(said, title)}
+                    onCorrect={() => setDoubted(f)}
+                  />
+                ))}
             </View>
+            {mine.length > most && (
+              <View style={styles.more}>
+                <Button
+                  label={`Show more of ${mine.length}`}
+                  spoken={`Show more ${name} of ${mine.length}`}
+                  onPress={() => setMost(most + MOST_ROWS)}
+                />
+              </View>
+            )}
           </View>
         );
       })}
@@ -95,6 +110,7 @@ export function FindingList({ reading, corrections, truth, other }: Props) {
 }
 
 const styles = StyleSheet.create({
+  more: { padding: 12 },
   group: {
     flexDirection: 'row',
     alignItems: 'baseline',

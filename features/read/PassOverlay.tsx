@@ -1,5 +1,6 @@
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { isGap } from '@/core/maths';
+import { pingAt } from '@/core/picture';
 import { correctionOf, type Correction } from '@/core/logbook';
 import type { Finding } from '@/core/reading';
 import type { PassReading } from '@/stores';
@@ -33,6 +34,8 @@ const DASHES: Record<Finding['kind'], string | undefined> = {
 /** Points of a line along the pings that one sees, px apart. */
 const APART_PX = 2;
 const NUMBER_PX = 15;
+/** More marks than this hide the picture and each other. */
+const MOST_MARKS = 80;
 /** A mark wider than this has room for a line round it, px. */
 const LARGE_PX = 80;
 
@@ -47,7 +50,11 @@ export function PassOverlay(props: Props) {
     timeS[to]! >= shown.fromS && timeS[from]! <= shown.toS;
 
   /** A line along the pings, broken where there is none. */
-  const along = (range: (p: number) => number, from = 0, to = timeS.length - 1): string => {
+  const seenFrom = Math.max(0, pingAt(timeS, shown.fromS) - 1);
+  const seenTo = Math.min(timeS.length - 1, pingAt(timeS, shown.toS) + 1);
+  const along = (range: (p: number) => number, first = 0, last = timeS.length - 1): string => {
+    const from = Math.max(first, seenFrom);
+    const to = Math.min(last, seenTo);
     let path = '';
     let pen = false;
     let lastX = -Infinity;
@@ -107,6 +114,8 @@ export function PassOverlay(props: Props) {
       </G>
     );
   };
+  const marks = findings.filter((f) => !hidden.includes(f.kind) && inside(f.fromPing, f.toPing));
+  const tooMany = marks.length > MOST_MARKS;
   const bedLine = hidden.includes('bed') ? '' : along((p) => bed.rangeM[p]!);
   // What lies in the dead zone of a slope is hidden by the bed's own echo.
   const dead = hidden.includes('bed')
@@ -166,11 +175,10 @@ export function PassOverlay(props: Props) {
           ))}
         </>
       )}
-      {findings
-        .filter((f) => !hidden.includes(f.kind) && inside(f.fromPing, f.toPing))
-        // The open one lies over the others.
-        .sort((a, b) => Number(a.id === chosen) - Number(b.id === chosen))
-        .map(mark)}
+      {tooMany
+        ? words(size.width / 2, NUMBER_PX + 4, `${marks.length} marks: look closer to see them`)
+        : // The open one lies over the others.
+          marks.sort((a, b) => Number(a.id === chosen) - Number(b.id === chosen)).map(mark)}
       {corrections.map((c, i) =>
         c.change === 'added' ? (
           <G key={`added ${i}`}>

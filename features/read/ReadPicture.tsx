@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useRef } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import type { Correction } from '@/core/logbook';
@@ -10,7 +11,7 @@ import { BED_STRIP_PX, BedStrip } from './BedStrip';
 import { findingNear, scaledTo } from './markOutline';
 import { PassOverlay } from './PassOverlay';
 import { PointedCross } from './PointedCross';
-import { placeOn, windowOn } from './passWindow';
+import { placeOn, shiftTo, windowOn } from './passWindow';
 import { addAt, choose, closer, layRuler, lookAt, pointOn, readStore, type PassPlace } from './readStore';
 import type { Truth } from './useTruth';
 
@@ -23,18 +24,27 @@ interface Props {
   reading: PassReading | null;
   corrections: readonly Correction[];
   truth: Truth | null;
+  durationS: number | null;
 }
 
 /** The pass with what was read of it drawn thinly over it, and the bed's strip at its foot. */
-export function ReadPicture({ picture, palette, reading, corrections, truth }: Props) {
+export function ReadPicture({ picture, palette, reading, corrections, truth, durationS }: Props) {
   const tones = useTones();
   const { system, show } = useUnits();
   // What is pointed at moves with every touch, and nothing here moves with it.
   const { chosen, hidden, tool, ruler, closeUp } = useStore(
     readStore,
-    useShallow(({ chosen, hidden, tool, ruler, closeUp }) => ({ chosen, hidden, tool, ruler, closeUp })),
+    useShallow(({ chosen, hidden, tool, ruler, closeUp }) => ({
+      chosen,
+      hidden,
+      tool,
+      ruler,
+      closeUp,
+    })),
   );
   const shown = useMemo(() => picture && windowOn(picture), [picture]);
+  // Until the part that is wanted is drawn, what is there moves to where it belongs.
+  const shift = shown && closeUp ? shiftTo(shown, closeUp, durationS) : 0;
   const scale = useMemo(
     () =>
       shown ? depthScale({ topM: shown.topM, spanM: shown.footM - shown.topM, overBed: false }, system) : [],
@@ -78,6 +88,7 @@ export function ReadPicture({ picture, palette, reading, corrections, truth }: P
       picture={picture}
       palette={palette}
       scale={scale}
+      shift={shift}
       depthWords={depthWords}
       label={`The pass with the bed line and ${findings.length} numbered marks; the list tells them.`}
       {...(reading && shown
@@ -92,18 +103,20 @@ export function ReadPicture({ picture, palette, reading, corrections, truth }: P
         shown && (
           <>
             {reading && (
-              <PassOverlay
-                size={size}
-                reading={reading}
-                shown={shown}
-                ink={tones.buoy}
-                halo={tones.ground}
-                chosen={chosen}
-                hidden={hidden}
-                corrections={corrections}
-                ruler={ruler}
-                truth={truth}
-              />
+              <View style={[StyleSheet.absoluteFill, { transform: [{ translateX: shift * size.width }] }]}>
+                <PassOverlay
+                  size={size}
+                  reading={reading}
+                  shown={shown}
+                  ink={tones.buoy}
+                  halo={tones.ground}
+                  chosen={chosen}
+                  hidden={hidden}
+                  corrections={corrections}
+                  ruler={ruler}
+                  truth={truth}
+                />
+              </View>
             )}
             <PointedCross shown={shown} size={size} />
             <PictureTouch

@@ -1,4 +1,4 @@
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -21,53 +21,51 @@ import {
   viewOf,
   viewStore,
 } from '@/stores';
-import { Button, EmptyState, Text, useTones, useWide } from '@/ui';
+import { Button, Text, useTones, useWide } from '@/ui';
 import { AskingNote } from '../tune/AskingNote';
 import { STAGE_WORDS } from '../tune/wording';
 import { clock } from '../units';
 import { useSlow } from '../useSlow';
 import { correctionWords } from '../words/called';
-import { AddedMarks } from './AddedMarks';
-import { AlsoSeen } from './AlsoSeen';
 import { AddSheet } from './CorrectSheet';
 import { DisplayDials } from './DisplayDials';
-import { FindingList } from './FindingList';
 import { KeepSheet } from './KeepSheet';
-import { drawnAs } from './passWindow';
-import { PictureDoctor } from './PictureDoctor';
+import { Overview } from './Overview';
+import { drawnAs, drawnOut } from './passWindow';
+import { PassFindings } from './PassFindings';
 import { ReadPicture } from './ReadPicture';
-import { addAt, lookAnew, readStore } from './readStore';
+import { addAt, drawOut, lookAnew, readStore } from './readStore';
 import { ReadTools } from './ReadTools';
-import { SeenSwitches } from './SeenSwitches';
-import { TakeAway } from './TakeAway';
-import { TruthLine } from './TruthLine';
-import { TogetherLine } from './TogetherLine';
 import { useOtherBeam, useTogether } from './useTogether';
 import { useTruth } from './useTruth';
 
 /** The pass, what was found in it, and why. */
 export function ReadScreen() {
   const tones = useTones();
-  const router = useRouter();
   const { settings, pass } = useStore(
     passStore,
     useShallow((s) => ({ settings: s.settings, pass: s.pass })),
   );
   const key = useMemo(() => readingKey({ settings, pass }), [settings, pass]);
-  const reading = useStore(readingStore, (s) => s.readings.get(key) ?? null);
+  const whole = useStore(readingStore, (s) => s.readings.get(key) ?? null);
+  // Of a long pass what is known so far.
+  const partial = useStore(readingStore, (s) => (s.partial?.key === key ? s.partial : null));
+  const reading = whole ?? partial?.reading ?? null;
   // How reading stands, of this very pass and no other.
   const asking = useStore(readingStore, (s) => (s.askedKey === key ? s.asking : RESTING));
   const view = useStore(viewStore, (s) => viewOf(s, 'read'));
   const { picture, facts } = view;
   const corrections = useStore(correctionStore, (s) => correctionsOf(s, { settings, pass }));
   const {
+    along,
     closeUp,
     adding,
     truth: truthAsked,
   } = useStore(
     readStore,
-    useShallow((s) => ({ closeUp: s.closeUp, adding: s.adding, truth: s.truth })),
+    useShallow((s) => ({ along: s.along, closeUp: s.closeUp, adding: s.adding, truth: s.truth })),
   );
+  const strip = useStore(viewStore, (s) => viewOf(s, 'read-whole').picture);
   const truth = useTruth(reading, truthAsked);
   const beam = useOtherBeam(reading);
   const other = useTogether(reading, beam);
@@ -90,9 +88,19 @@ export function ReadScreen() {
     // Before the length of the pass is known it is drawn at the bench's chart speed.
     if (durationS === null)
       return void drawView('read', { ...settings, topM: 0, zoom: 1, zoomAtM: null, bedLockM: null }, null);
-    const drawn = drawnAs(settings, closeUp, durationS, columns);
+    const drawn = drawnAs(settings, closeUp, durationS, columns, along);
     void drawView('read', drawn.settings, drawn.nowS);
-  }, [settings, durationS, columns, closeUp, pass]);
+  }, [settings, durationS, columns, closeUp, along, pass]);
+  const long = durationS === null ? 1 : drawnOut(settings, durationS, columns);
+  useEffect(() => {
+    if (long > 1) drawOut(long);
+  }, [key, long]);
+  useEffect(() => (along > 1 ? openView('read-whole') : undefined), [along]);
+  useEffect(() => {
+    if (durationS === null || along === 1) return;
+    const drawn = drawnAs(settings, null, durationS, columns);
+    void drawView('read-whole', drawn.settings, drawn.nowS);
+  }, [settings, durationS, columns, along, pass]);
 
   const say = (said: Correction): void => {
     addAt(null);
@@ -125,7 +133,7 @@ export function ReadScreen() {
           icon="bookmark-plus-outline"
           label="Save to log"
           spoken="Save this pass to the log"
-          disabled={!reading}
+          disabled={!whole}
           onPress={() => setKeeping(true)}
           testID="open-keep"
         />
@@ -135,6 +143,14 @@ export function ReadScreen() {
         onStop={() => stopView('read')}
         onRetry={{ label: 'Draw again', press: () => void drawView('read') }}
       />
+      {along > 1 && durationS !== null && (
+        <Overview
+          whole={strip}
+          durationS={durationS}
+          reading={reading}
+          readShare={whole ? 1 : (partial?.share ?? 0)}
+        />
+      )}
       <View ref={paper} style={styles.paper}>
         <ReadPicture
           picture={picture}
@@ -142,6 +158,7 @@ export function ReadScreen() {
           reading={reading}
           corrections={corrections}
           truth={truth}
+          durationS={durationS}
         />
       </View>
       <ReadTools
@@ -151,57 +168,6 @@ export function ReadScreen() {
         onDisplay={() => setDisplay(!display)}
       />
       {display && <DisplayDials />}
-    </View>
-  );
-
-  const list = asking.problem ? (
-    <EmptyState
-      title="The pass was not read"
-      hint={asking.problem}
-      action={{ label: 'Read again', onPress: () => void readPass() }}
-    />
-  ) : !reading ? (
-    <>
-      <Text faint style={styles.pad}>
-        Reading the pass…
-      </Text>
-      <AskingNote
-        asking={asking}
-        onStop={stopReading}
-        onRetry={{ label: 'Read again', press: () => void readPass() }}
-      />
-    </>
-  ) : (
-    <View>
-      <SeenSwitches
-        reading={reading.reading}
-        made={pass.source.kind !== 'recording'}
-        other={beam?.label ?? null}
-      />
-      {reading.reading.findings.length === 0 && (
-        <EmptyState
-          title="Nothing stands out"
-          hint="No mark stands clear of the noise in this pass. Try another beam, or other water."
-          action={{ label: 'Go to Tune', onPress: () => router.push('/tune') }}
-        />
-      )}
-      {pass.source.kind === 'recording' && pass.source.placeless && (
-        <>
-          <PictureDoctor reading={reading} />
-          <Text faint kind="small" style={styles.pad}>
-            Read from a picture: it holds less than pings do. Strengths are relative, and nothing has a place.
-          </Text>
-        </>
-      )}
-      {other && <TogetherLine other={other} />}
-      {truth && <TruthLine reading={reading} truth={truth} />}
-      <FindingList reading={reading} corrections={corrections} truth={truth} other={other} />
-      <AddedMarks corrections={corrections} title={reading.facts.title} />
-      <AlsoSeen reading={reading} />
-      <TakeAway reading={reading} corrections={corrections} picture={paper} />
-      <Text faint kind="small" style={styles.pad}>
-        The app reads marks. It cannot tell the kind of fish.
-      </Text>
     </View>
   );
 
@@ -215,7 +181,17 @@ export function ReadScreen() {
             : [styles.foot, { borderTopColor: tones.rule }]
         }
       >
-        {list}
+        <PassFindings
+          reading={reading}
+          share={partial?.share ?? null}
+          asking={asking}
+          source={pass.source}
+          corrections={corrections}
+          truth={truth}
+          other={other}
+          otherLabel={beam?.label ?? null}
+          paper={paper}
+        />
       </ScrollView>
       <KeepSheet open={keeping} reading={reading} onClose={() => setKeeping(false)} />
       {adding && <AddSheet place={adding} onSay={say} onClose={() => addAt(null)} />}
@@ -234,5 +210,4 @@ const styles = StyleSheet.create({
   title: { flex: 1, minWidth: 0 },
   side: { flex: 1, borderLeftWidth: 1, maxWidth: 460 },
   foot: { flex: 1, borderTopWidth: 1 },
-  pad: { padding: 12 },
 });

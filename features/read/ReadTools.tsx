@@ -6,10 +6,11 @@ import type { PaletteName, Picture } from '@/core/picture';
 import type { PassReading } from '@/stores';
 import { IconButton, PaletteBar, Text, useTones } from '@/ui';
 
-import { useUnits } from '../units';
+import { clock, useUnits } from '../units';
 import { pointedWords, ruledWords } from '../words/passFacts';
 import { cellOf } from '../tune/pictureCells';
 import { FilesSheet } from './FilesSheet';
+import { windowOn } from './passWindow';
 import { closer, readStore, takeTool } from './readStore';
 
 interface Props {
@@ -41,7 +42,7 @@ export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
   // From what is saved on the device one comes here to choose what to delete.
   const { files: asked } = useLocalSearchParams<{ files?: string }>();
   const [files, setFiles] = useState(asked !== undefined);
-  const { tool, closeUp, pointed, chosen } = useStore(readStore);
+  const { tool, along, closeUp, pointed, chosen } = useStore(readStore);
   const facts = useFacts(picture, reading);
   const about = (): { timeS: number; rangeM: number } =>
     pointed ??
@@ -86,7 +87,9 @@ export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
         />
         {closeUp && (
           <Text kind="small" bold testID="close-up">
-            ×{closeUp.times}
+            {along > 1 && picture
+              ? `${clock(Math.max(0, windowOn(picture).fromS))}–${clock(picture.nowS)}`
+              : `×${closeUp.times}`}
           </Text>
         )}
       </View>

@@ -19,6 +19,8 @@ export interface CloseUp extends PassPlace {
 }
 
 interface ReadLook {
+  /** How many times a long pass is drawn out along the way before it is looked at closer in depth too; 1 for a short one. */
+  along: number;
   /** Number of the finding that is open. */
   chosen: number | null;
   hidden: readonly Seen[];
@@ -36,6 +38,7 @@ interface ReadLook {
 }
 
 const PLAIN: ReadLook = {
+  along: 1,
   chosen: null,
   hidden: [],
   closeUp: null,
@@ -77,15 +80,19 @@ export const turnTruth = (): void => readStore.setState(({ truth }) => ({ truth:
 
 export const turnTogether = (): void => readStore.setState(({ together }) => ({ together: !together }));
 
-/** Closest a pass is looked at, times. */
-export const CLOSEST = 8;
+/** Closest a pass is looked at, times; a long one so many times closer than it is drawn out. */
+const CLOSEST = 8;
+
+/** A long pass begins with its first part, drawn out as a unit would draw it. */
+export const drawOut = (along: number): void =>
+  readStore.setState({ along, closeUp: { times: along, timeS: 0, rangeM: 0 } });
 
 /** Closer by a step, or wider, about a place; the whole pass again when there is no wider. */
 export const closer = (way: 1 | -1, { timeS, rangeM }: PassPlace): void =>
-  readStore.setState(({ closeUp }) => {
+  readStore.setState(({ closeUp, along }) => {
     const times = (closeUp?.times ?? 1) * (way > 0 ? 2 : 0.5);
-    return { closeUp: times <= 1 ? null : { times: Math.min(CLOSEST, times), timeS, rangeM } };
+    return { closeUp: times <= 1 ? null : { times: Math.min(CLOSEST * along, times), timeS, rangeM } };
   });
 
-export const lookAt = ({ timeS, rangeM }: PassPlace): void =>
-  readStore.setState(({ closeUp }) => (closeUp ? { closeUp: { ...closeUp, timeS, rangeM } } : {}));
+export const lookAt = (place: Partial<PassPlace>): void =>
+  readStore.setState(({ closeUp }) => (closeUp ? { closeUp: { ...closeUp, ...place } } : {}));

@@ -72,8 +72,7 @@ export function useTogether(
       gone = true;
     };
   }, [asked, reading, faceId, label]);
+  const waiting = useMemo(() => ({ label, marks: null, problem: null }), [label]);
   if (!asked || !beam) return null;
-  return known && known.of === reading && known.faceId === faceId
-    ? known.told
-    : { label, marks: null, problem: null };
+  return known && known.of === reading && known.faceId === faceId ? known.told : waiting;
 }

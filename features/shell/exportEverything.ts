@@ -1,4 +1,5 @@
-import { everythingKept, notify } from '@/stores';
+import { everythingKept, FILES, filesForBackup, notify } from '@/stores';
+import { leftOutWords } from '../words/keptFiles';
 import { saveBlob, saveFile } from '@/ui';
 
 /** Hands the user one file with everything on this device, as it stands. */
@@ -8,8 +9,11 @@ export async function exportEverything(): Promise<void> {
     const name = `nimble-echo-backup-${madeAt.slice(0, 10)}`;
     const texts = await everythingKept();
     try {
-      const { writeBackup } = await import('@/core/formats/exchange');
-      const bytes = writeBackup({ madeAt, texts });
+      const { MOST_FILES_IN_BACKUP, writeBackup } = await import('@/core/formats/exchange');
+      const { files, left } = await filesForBackup(MOST_FILES_IN_BACKUP);
+      for (const id of left) delete texts[`${FILES.prefix}${id}`];
+      const bytes = writeBackup({ madeAt, texts, files });
+      if (left.length > 0) notify(leftOutWords(left.length));
       saveBlob(`${name}.zip`, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }));
     } catch {
       // The part that packs could not be loaded: unpacked it can be brought back as well.

@@ -20,3 +20,7 @@ export function roomWords(kept: readonly KeptFile[]): string | null {
   const held = `Recordings and pictures take ${sizeWords(all)}.`;
   return kept.length === 1 ? held : `${held} The largest is ${largest.name}, ${sizeWords(largest.bytes)}.`;
 }
+
+/** What a backup has no room for. */
+export const leftOutWords = (count: number): string =>
+  `${count === 1 ? 'A recording was' : `${count} recordings were`} too large for the backup. Copy the ${count === 1 ? 'file' : 'files'} yourself.`;

@@ -75,16 +75,25 @@ const FAULT: Record<LevelFault['name'], { name: string; words: string }> = {
 
 const STRUCTURE = { hump: 'A hump', channel: 'A channel', ledge: 'A ledge' } as const;
 
+/** Of humps, channels and ledges, so many of the highest are told one by one. */
+const MOST_STRUCTURES = 6;
+
 /** All the reader has seen that is no mark, most useful first. @param timeS of each ping */
 export function seenWords(reading: Reading, timeS: Float64Array, units: Units): SeenWords[] {
   const out: SeenWords[] = [];
   for (const { name } of reading.faults) out.push(FAULT[name]);
   const bed = bedWords(reading);
   if (bed) out.push({ name: 'The bed', words: bed });
-  for (const { kind, fromPing, toPing, topM, heightM } of reading.structure)
+  const structure = [...reading.structure].sort((a, b) => b.heightM - a.heightM);
+  for (const { kind, fromPing, toPing, topM, heightM } of structure.slice(0, MOST_STRUCTURES))
     out.push({
       name: STRUCTURE[kind],
       words: `${units.height(heightM)} high, its top at ${units.show('depth', topM)}. You passed it at ${clock(timeS[(fromPing + toPing) >> 1]!)}.`,
+    });
+  if (structure.length > MOST_STRUCTURES)
+    out.push({
+      name: 'More of the bed',
+      words: `${structure.length - MOST_STRUCTURES} lower humps, channels and ledges lie along the way.`,
     });
   for (const { topM, bottomM } of reading.layers)
     out.push({
@@ -126,9 +135,9 @@ export function coveredWords(
   wayM: number,
   units: Units,
 ): string | null {
-  const known = Array.from(reading.bed.rangeM).filter((r) => r > 0);
+  const known = reading.bed.rangeM.filter((r) => r > 0).sort();
   if (known.length === 0) return null;
-  const bedM = known.sort((a, b) => a - b)[known.length >> 1]!;
+  const bedM = known[known.length >> 1]!;
   const acrossM = 2 * bedM * Math.tan(Math.min(athwartRad / 2, 1.2));
   const strip = `You looked at a strip of the bed about ${units.show('depth', acrossM, 0)} wide`;
   return `${wayM < 1 ? strip : `${strip} and ${units.show('depth', wayM, 0)} long`}. A fish a boat’s length aside may not be on it.`;

@@ -1,4 +1,4 @@
-import type { FailureCode, Result, Stage, Task, ToWorker } from '../protocol';
+import type { FailureCode, Part, Result, Stage, Task, ToWorker } from '../protocol';
 
 /** Something is wrong with what was asked, in one plain sentence. */
 export class Refused extends Error {
@@ -25,7 +25,7 @@ export interface Scope {
 /** Answers each message by one task; whatever goes wrong is said, with its kind. */
 export function answerWith(
   scope: Scope,
-  perform: (task: Task, tell: (stage: Stage) => void) => Answer | Promise<Answer>,
+  perform: (task: Task, tell: (stage: Stage) => void, give: (part: Part) => void) => Answer | Promise<Answer>,
 ): void {
   scope.onmessage = ({ data: { id, task } }) => {
     const begun = performance.now();
@@ -38,7 +38,11 @@ export function answerWith(
     const done = ({ result, transfer = [] }: Answer): void =>
       scope.postMessage({ type: 'done', id, result, workMs: performance.now() - begun }, transfer);
     try {
-      const answer = perform(task, (stage) => scope.postMessage({ type: 'stage', id, stage }, []));
+      const answer = perform(
+        task,
+        (stage) => scope.postMessage({ type: 'stage', id, stage }, []),
+        (part) => scope.postMessage({ type: 'part', id, part }, []),
+      );
       if (answer instanceof Promise) answer.then(done).catch(failed);
       else done(answer);
     } catch (error) {

@@ -2,7 +2,7 @@ import { deepestOf, passKey, soundingRequest, type PassSpec } from '@/core/bench
 import type { Settings } from '@/core/picture';
 import { durationOf, pingCountOf, recordingOf, type Recording } from '@/core/recording';
 import { simulate } from '@/core/sounder';
-import type { HoldTask, PassFacts, Stage } from '../protocol';
+import type { HoldTask, PassFacts, PingsTask, Stage } from '../protocol';
 import { Refused, type Answer } from './answer';
 
 /** Passes kept ready: going back to a beam or a ping rate just left costs nothing. */
@@ -32,6 +32,14 @@ export function holdRecording({ fingerprint, recording }: HoldTask): Answer {
   return { result: { kind: 'hold' } };
 }
 
+/** How deep a recording listened, m. */
+const listenedTo = ({ stretches }: Recording): number =>
+  Math.max(
+    ...stretches.flatMap(({ channels }) =>
+      channels.map((c) => c.firstRangeM + c.sampleCount * c.sampleStepM),
+    ),
+  );
+
 function factsOf(recording: Recording, teaches: string, deepestM: number): PassFacts {
   const faces = new Map<string, { id: string; label: string }>();
   for (const { channels } of recording.stretches)
@@ -50,12 +58,7 @@ function fileFor(spec: PassSpec & { source: { kind: 'recording' } }): Held {
   const recording = files.get(spec.source.fingerprint);
   if (!recording)
     throw new Refused(`The recording ${spec.source.name} is not open. Open it again.`, 'missing');
-  const deepestM = Math.max(
-    ...recording.stretches.flatMap(({ channels }) =>
-      channels.map((c) => c.firstRangeM + c.sampleCount * c.sampleStepM),
-    ),
-  );
-  return { key: passKey(spec), recording, facts: factsOf(recording, '', deepestM) };
+  return { key: passKey(spec), recording, facts: factsOf(recording, '', listenedTo(recording)) };
 }
 
 const isFile = (spec: PassSpec): spec is PassSpec & { source: { kind: 'recording' } } =>
@@ -93,4 +96,19 @@ export function passFor(
   held.push(made);
   if (held.length > PASSES_KEPT) held.shift();
   return { ...made, sounded: true };
+}
+
+/** Copies of a pass's pings, handed over. */
+export function pings({ pass, settings, beams }: PingsTask, tell: (stage: Stage) => void): Answer {
+  const { recording, facts } = passFor(pass, settings, tell);
+  const stretches = recording.stretches.map((stretch) => ({
+    ...stretch,
+    channels: stretch.channels
+      .filter(({ id }) => beams === 'all' || id === settings.faceId)
+      .map((channel) => ({ ...channel, levelDb: channel.levelDb.slice() })),
+  }));
+  return {
+    result: { kind: 'pings', recording: { ...recording, stretches }, facts },
+    transfer: stretches.flatMap(({ channels }) => channels.map((c) => c.levelDb.buffer as ArrayBuffer)),
+  };
 }

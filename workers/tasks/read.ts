@@ -1,23 +1,36 @@
-import { keptMark } from '@/core/logbook';
-import { readRecording } from '@/core/reading';
+import { keptMark, type KeptMark } from '@/core/logbook';
+import { readRecording, type Reading } from '@/core/reading';
 import { navigationOf, wayOf } from '@/core/recording';
 import { placeFromFace } from '@/core/rig';
-import type { ReadTask, Stage } from '../protocol';
+import type { Part, ReadTask, Stage } from '../protocol';
 import type { Answer } from './answer';
 import { passFor } from './passes';
 
-export function read({ pass, settings }: ReadTask, tell: (stage: Stage) => void): Answer {
-  const { recording, facts } = passFor(pass, settings, tell);
+/** What is known so far is told no more often than can be looked at. */
+const TOLD_EVERY_MS = 700;
+
+export function read(
+  { pass, settings, given }: ReadTask,
+  tell: (stage: Stage) => void,
+  give: (part: Part) => void,
+): Answer {
+  const { recording, facts } = given ?? passFor(pass, settings, tell);
   tell('reading');
-  const reading = readRecording(recording, settings.faceId);
   const navigation = navigationOf(recording);
   const { origin } = recording.stretches[0]!;
   const antenna = placeFromFace(pass.rig, settings.faceId, pass.rig.positions.antenna);
-  const marks = reading.findings.map((finding) => keptMark(finding, { origin, navigation }, antenna));
+  const marksOf = ({ findings }: Reading): KeptMark[] =>
+    findings.map((finding) => keptMark(finding, { origin, navigation }, antenna));
   const timeS = navigation.timeS.slice();
   const wayM = wayOf(navigation);
+  let toldMs = -Infinity;
+  const reading = readRecording(recording, settings.faceId, (part, share) => {
+    if (performance.now() - toldMs < TOLD_EVERY_MS) return;
+    toldMs = performance.now();
+    give({ share, result: { kind: 'read', reading: part, marks: marksOf(part), facts, timeS, wayM } });
+  });
   return {
-    result: { kind: 'read', reading, marks, facts, timeS, wayM },
+    result: { kind: 'read', reading, marks: marksOf(reading), facts, timeS, wayM },
     transfer: [timeS.buffer, wayM.buffer],
   };
 }

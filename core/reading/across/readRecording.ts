@@ -52,33 +52,23 @@ function joinedFaults(faults: readonly LevelFault[]): LevelFault[] {
   return [...byName.values()];
 }
 
-/**
- * Reads one beam of a recording, stretch by stretch, each by the pulse, step and gain it was made with; pings count through
- * all of them. A stretch without that beam has no bed and no findings.
- * @throws RangeError when no stretch has the beam
- */
-export function readRecording(recording: Recording, channelId: string): Reading {
-  const { stretches } = recording;
-  const pings = pingCountOf(recording);
+interface Part {
+  reading: Reading;
+  first: number;
+  share: number;
+}
+
+/** Readings of stretches as one: pings count through all of them, and a stretch that was not read has no bed and no findings. */
+function joined(channelId: string, pings: number, parts: readonly Part[]): Reading {
   const blank = (): Float32Array => new Float32Array(pings).fill(NaN);
   const bed: BedLine = { rangeM: blank(), contrastDb: blank() };
   const shape: BedShape = { slopeRad: blank(), depthLowM: blank(), depthHighM: blank(), deadZoneM: blank() };
-  const parts: { reading: Reading; first: number; share: number }[] = [];
-  let first = 0;
-  for (const stretch of stretches) {
-    const channel = stretch.channels.find((c) => c.id === channelId);
-    if (channel) {
-      const reading = readChannel(stretch, channel);
-      if (stretches.length === 1) return reading;
-      bed.rangeM.set(reading.bed.rangeM, first);
-      bed.contrastDb.set(reading.bed.contrastDb, first);
-      for (const name of Object.keys(shape) as (keyof BedShape)[])
-        shape[name].set(reading.bedShape[name], first);
-      parts.push({ reading, first, share: channel.pingCount / pings });
-    }
-    first += stretch.navigation.timeS.length;
+  for (const { reading, first } of parts) {
+    bed.rangeM.set(reading.bed.rangeM, first);
+    bed.contrastDb.set(reading.bed.contrastDb, first);
+    for (const name of Object.keys(shape) as (keyof BedShape)[])
+      shape[name].set(reading.bedShape[name], first);
   }
-  if (parts.length === 0) throw new RangeError(`recording: no channel named ${channelId}`);
   const findings: Finding[] = parts
     .flatMap((part) => part.reading.findings.map((f) => moved(f, part.first)))
     .sort((a, b) => a.timeS - b.timeS);
@@ -98,4 +88,41 @@ export function readRecording(recording: Recording, channelId: string): Reading 
     missingLeg: findMissingLeg(findings),
     findings,
   };
+}
+
+/**
+ * Reads one beam of a recording, stretch by stretch, each by the pulse, step and gain it was made with; pings count through
+ * all of them. A stretch without that beam has no bed and no findings.
+ * @param onPart told now and then what was read so far, and of which share of the pings
+ * @throws RangeError when no stretch has the beam
+ */
+export function readRecording(
+  recording: Recording,
+  channelId: string,
+  onPart?: (part: Reading, share: number) => void,
+): Reading {
+  const { stretches } = recording;
+  const pings = pingCountOf(recording);
+  const parts: Part[] = [];
+  let first = 0;
+  for (const stretch of stretches) {
+    const channel = stretch.channels.find((c) => c.id === channelId);
+    const count = stretch.navigation.timeS.length;
+    if (channel) {
+      const part = (reading: Reading): Part => ({ reading, first, share: channel.pingCount / pings });
+      const tell =
+        onPart &&
+        ((soFar: Reading, share: number): void => {
+          const done = (first + share * count) / pings;
+          onPart(stretches.length === 1 ? soFar : joined(channelId, pings, [...parts, part(soFar)]), done);
+        });
+      const reading = readChannel(stretch, channel, tell);
+      if (stretches.length === 1) return reading;
+      parts.push(part(reading));
+    }
+    first += count;
+    if (onPart && parts.length > 0 && first < pings) onPart(joined(channelId, pings, parts), first / pings);
+  }
+  if (parts.length === 0) throw new RangeError(`recording: no channel named ${channelId}`);
+  return joined(channelId, pings, parts);
 }
