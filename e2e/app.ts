@@ -40,7 +40,7 @@ export async function pictureDrawn(page: Page, before?: number): Promise<number>
   await expect
     .poll(async () => {
       const { sum, inked } = await pictureSum(page);
-      return inked > 500 && sum !== before;
+      return inked > 200 && sum !== before;
     })
     .toBe(true);
   return (await pictureSum(page)).sum;

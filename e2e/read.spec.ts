@@ -181,3 +181,29 @@ test('made water tells the truth, the other beam what it has, and all of it can 
   await expect(page.getByText('own.nc is on the bench.')).toBeVisible();
   await expect(page.getByTestId('seen-fish')).toBeVisible();
 });
+
+test('a fish that was caught is what later marks are held against @once', async ({ page }) => {
+  const errors = watchErrors(page);
+  await open(page, '/read');
+  await page
+    .getByTestId(/^finding-\d+$/)
+    .first()
+    .click();
+  const own = page.getByTestId('own-fish');
+  await expect(own).toContainText(/drawn in steps? \d/);
+  await page.getByTestId('caught-this').click();
+  await page.getByTestId('keep-caught').click();
+  await expect(page.getByText('Say which fish it was.')).toBeVisible();
+  await page.getByTestId('caught-kind').fill('perch');
+  await page.getByRole('radio', { name: 'Measured', exact: true }).click({ force: true });
+  await expectAccessible(page);
+  await page.getByTestId('keep-caught').click();
+  await expect(own).toContainText(/Your perch, 1 caught: mostly steps? \d.* too few to go by/);
+  await page.reload();
+  await page
+    .getByTestId(/^finding-\d+$/)
+    .nth(1)
+    .click();
+  await expect(page.getByTestId('own-fish')).toContainText('Your perch, 1 caught');
+  expect(errors).toEqual([]);
+});

@@ -18,8 +18,8 @@ import { lineValue } from './words/setupValues';
 
 /** How many of each are tried, how many are drawn too, and from where: `npm run fuzz` tries and draws thousands. */
 const ASKED = process.env.FUZZ_RUNS;
-const RUNS = Number(ASKED ?? 180);
-const DRAWN = ASKED ? RUNS : 25;
+const RUNS = Number(ASKED ?? 120);
+const DRAWN = ASKED ? RUNS : 18;
 const SEED = Number(process.env.FUZZ_SEED ?? 1);
 /** No end for what is asked to try thousands. */
 const LONGEST_MS = ASKED ? 24 * 3600_000 : 300_000;

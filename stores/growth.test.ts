@@ -5,6 +5,7 @@ import { CORRECTIONS } from './corrections';
 import { DAY_FORMAT } from './days';
 import { DECK } from './deck';
 import { FILES } from './keptFiles';
+import { OWN_FISH } from './ownFish';
 import { KEPT_SETTINGS } from './keptSettings';
 import { PASS } from './pass';
 import { PLAN } from './plan';
@@ -27,6 +28,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['deck-shallow.json', DECK.format as Format<unknown>],
   ['day-first.json', DAY_FORMAT as Format<unknown>],
   ['day-plan.json', DAY_FORMAT as Format<unknown>],
+  ['own-fish-first.json', OWN_FISH.format as Format<unknown>],
   ['file-first.json', FILES.format as Format<unknown>],
   ['file-picture.json', FILES.format as Format<unknown>],
   ['sitting-first.json', SITTING_FORMAT as Format<unknown>],

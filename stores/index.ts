@@ -108,6 +108,7 @@ export {
   takeScreenPictureToBench,
   withRecording,
 } from './recordings';
+export { keepOwnFish, ownFishStore } from './ownFish';
 export { deleteKeptFile, FILES, filesForBackup, keptFile, keptFileStore, sweepFiles } from './keptFiles';
 export { deleteEntry, rewordEntry, importEntries, keepEntry, logStore, type ConflictChoice } from './log';
 export { loadedStore, loadStores } from './load';

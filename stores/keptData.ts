@@ -5,6 +5,7 @@ import { dropAside, listAside, setAside, type Aside } from './keeping/aside';
 import { DAYS } from './days';
 import { DECK } from './deck';
 import { FILES } from './keptFiles';
+import { OWN_FISH } from './ownFish';
 import { SITTINGS } from './training';
 import type { KeptDocument } from './keeping/document';
 import { appKeeper } from './keeping/keeper';
@@ -38,6 +39,7 @@ export const COLLECTIONS = [
   DAYS,
   SITTINGS,
   FILES,
+  OWN_FISH,
 ] as unknown as AnyCollection[];
 export const DOCUMENTS = [PREFERENCES, PLAN, PASS, DECK] as unknown as KeptDocument<object, object>[];
 
@@ -54,6 +56,7 @@ const NAMES: readonly [prefix: string, name: string][] = [
   ['days', 'Day'],
   ['training', 'Drill'],
   ['files', 'Recording'],
+  ['own-fish', 'Caught fish'],
   ['unit', 'Scales of your unit'],
   ['preferences', 'Preferences'],
 ];

@@ -20,6 +20,7 @@ import { PLANS } from './plans';
 import { PREFERENCES } from './preferences';
 import { SCREENS } from './screenCalibrations';
 import { FILES } from './keptFiles';
+import { OWN_FISH } from './ownFish';
 import { SITTINGS } from './training';
 
 /** Whether what is needed to begin has been read, or cannot be. */
@@ -114,6 +115,7 @@ async function loadAll(keeper: Keeper): Promise<void> {
   await DAYS.load();
   await SITTINGS.load();
   await FILES.load();
+  await OWN_FISH.load();
 }
 
 let going: Promise<void> | null = null;

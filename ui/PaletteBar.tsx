@@ -1,13 +1,15 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { paletteColours, type PaletteName } from '@/core/picture';
+import { LEGEND_STEPS, paletteColours, type PaletteName } from '@/core/picture';
 import { Text } from './Text';
 import { useTones } from './theme';
 
-const BLOCKS = 24;
+/** Blocks of a step of the legend. */
+const A_STEP = 3;
+const BLOCKS = A_STEP * LEGEND_STEPS;
 
-/** The legend: weak to strong, always in view. */
-export function PaletteBar({ palette }: { palette: PaletteName }) {
+/** The legend: weak to strong in numbered steps, always in view. */
+export function PaletteBar({ palette, numbered = false }: { palette: PaletteName; numbered?: boolean }) {
   const tones = useTones();
   const colours = useMemo(() => {
     const { steps } = paletteColours(palette);
@@ -21,10 +23,21 @@ export function PaletteBar({ palette }: { palette: PaletteName }) {
       <Text kind="small" aria-hidden>
         weak
       </Text>
-      <View style={[styles.bar, { borderColor: tones.rule }]}>
-        {colours.map((c, i) => (
-          <View key={i} style={[styles.block, { backgroundColor: `rgb(${c.join(',')})` }]} />
-        ))}
+      <View aria-hidden>
+        <View style={[styles.bar, { borderColor: tones.rule }]}>
+          {colours.map((c, i) => (
+            <View key={i} style={[styles.block, { backgroundColor: `rgb(${c.join(',')})` }]} />
+          ))}
+        </View>
+        {numbered && (
+          <View style={styles.numbers}>
+            {Array.from({ length: LEGEND_STEPS }, (_, k) => (
+              <Text key={k} kind="small" style={styles.number}>
+                {k + 1}
+              </Text>
+            ))}
+          </View>
+        )}
       </View>
       <Text kind="small" aria-hidden>
         strong
@@ -36,5 +49,7 @@ export function PaletteBar({ palette }: { palette: PaletteName }) {
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', alignItems: 'center', gap: 6 },
   bar: { flexDirection: 'row', borderWidth: 1 },
-  block: { width: 4, height: 14 },
+  block: { width: 6, height: 12 },
+  numbers: { flexDirection: 'row', paddingHorizontal: 1 },
+  number: { width: 6 * A_STEP, textAlign: 'center', fontSize: 12, lineHeight: 13 },
 });

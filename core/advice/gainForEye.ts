@@ -12,7 +12,7 @@ const DEPTHS = 24;
  * over the first colour a fish is met half of the time, dB, how fast that rises, and how much of the loss off the axis counts.
  */
 const HALF_FOUND = { cone: { atDb: 0, slopeDb: 4 }, slice: { atDb: 6.5, slopeDb: 7 } } as const;
-const OFF_AXIS_COUNTS = 0.6;
+const OFF_AXIS_COUNTS = 0.5;
 const MOST_OFF_AXIS_DB = 16;
 /** A fish on a cone that is met in fewer pings than this must stand out more, dB for each halving. */
 const MANY_PINGS = 32;
@@ -26,7 +26,7 @@ const SPECKS_TAKE = 0.6;
 /** Where all is drawn no mark is told: the share that is not, to this power, is left. */
 const HAZE = 3;
 /** No more gain is taken than brings this much of the best there can be; a slice's fish are so few pings that all of it counts. */
-const ENOUGH = { cone: 0.93, slice: 1 } as const;
+const ENOUGH = { cone: 0.97, slice: 1 } as const;
 
 type Water = Pick<Brief, 'clarity' | 'windMps' | 'toM'>;
 type Heard = Pick<Prediction, 'face' | 'budget'>;

@@ -27,6 +27,7 @@ export {
 export { sampleGain, tailOffCut, timeVariedGain, topWaterCut, weakestColourDb } from './strength';
 export { chartPosition, columnAt, columnPings, pingAt, timeOfColumn, type Columns } from './columns';
 export { lockedSpan, windowOf, windowSpan } from './window';
+export { LEGEND_STEPS, legendStep } from './legend';
 export { colourScale, levelOf, stepOf, type ColourScale } from './colourScale';
 export type { Desk, Picture } from './draw';
 export { fromUnit, toUnit, UNIT_CONTROLS, type UnitControl } from './unitScale';

@@ -12,6 +12,7 @@ import { besideWords } from '../words/together';
 import { crossingSeen } from './crossing';
 import { CrossingSketch } from './CrossingSketch';
 import { hasPlaces, keepAsMark } from './keepAsMark';
+import { OwnFishPart } from './OwnFishPart';
 import { closer } from './readStore';
 import type { Truth } from './useTruth';
 import {
@@ -135,6 +136,7 @@ function Evidence({ finding, reading, said, onSay, onTakeBack, onCorrect }: Prop
           it.
         </Text>
       )}
+      {finding.kind === 'fish' && <OwnFishPart finding={finding} reading={reading} />}
       <Text bold>Why</Text>
       {finding.reasons.map((reason) => (
         <Text key={reason.name}>– {reasonWords(reason, units)}.</Text>

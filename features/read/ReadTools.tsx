@@ -95,7 +95,7 @@ export function ReadTools({ picture, palette, reading, onDisplay }: Props) {
       </View>
       <View style={styles.facts}>
         {facts === null ? (
-          <PaletteBar palette={palette} />
+          <PaletteBar palette={palette} numbered />
         ) : (
           <Text kind="small" testID="read-facts" role="status">
             {facts}

@@ -33,7 +33,7 @@ const LONG_S = 300;
 export function drawnOut({ chartSpeed }: Settings, durationS: number, columns: number): number {
   if (durationS <= LONG_S) return 1;
   const screens = Math.max(2, (durationS * chartSpeed) / columns);
-  return 2 ** Math.ceil(Math.log2(screens));
+  return 2 ** Math.round(Math.log2(screens));
 }
 
 /** How a pass is drawn whole, or the part of it that is looked at closely, and which time lies at its right edge. */

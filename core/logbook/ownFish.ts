@@ -1,0 +1,118 @@
+import * as v from 'valibot';
+import { columnAt, legendStep, levelOf, stepOf, type ColourScale, type Picture } from '@/core/picture';
+import type { FishFinding } from '@/core/reading';
+
+const finite = (low: number, high: number) =>
+  v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
+
+/** The mark of a fish that was caught: what its echo was like. */
+export const OwnFishSchema = v.object({
+  id: v.pipe(v.string(), v.minLength(1), v.maxLength(64)),
+  /** When that was said, ISO 8601 in UTC. */
+  at: v.pipe(v.string(), v.isoTimestamp()),
+  kind: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60)),
+  lengthM: v.nullable(finite(0.01, 5)),
+  /** The beam's frequency, and whether levels are relative, as of a picture of a screen. */
+  frequencyHz: finite(20e3, 1.3e6),
+  relative: v.boolean(),
+  /** What most of its mark was drawn from, low and high, dB as a strength; and the gain it was seen at. */
+  levelDb: v.tuple([finite(-300, 300), finite(-300, 300)]),
+  gainDb: finite(-100, 100),
+  /** How thick it was drawn where it was nearest, and its range, m. */
+  thicknessM: finite(0, 100),
+  depthM: finite(0, 2000),
+});
+export type OwnFish = v.InferOutput<typeof OwnFishSchema>;
+
+/** Most that are kept. */
+export const MOST_OWN_FISH = 2000;
+
+/** The middle half of what a mark is drawn in, as palette steps low and high: of each of its columns the strongest; null where it is not drawn. */
+export function drawnSteps(
+  { fromPing, toPing, path, heightM }: Pick<FishFinding, 'fromPing' | 'toPing' | 'path' | 'heightM'>,
+  timeS: Float64Array,
+  picture: Picture,
+): readonly [number, number] | null {
+  const { rows, rowM, topM, steps, columns, columnsFilled } = picture;
+  const strongest = new Map<number, number>();
+  for (let p = fromPing; p <= toPing; p++) {
+    const range = path[p - fromPing]!;
+    if (!(range > 0) || timeS[p]! > picture.nowS) continue;
+    const column = columnAt(picture, timeS[p]!);
+    if (column < columns - columnsFilled) continue;
+    const top = Math.floor((range - topM[column]!) / rowM);
+    const foot = Math.ceil((range + heightM - topM[column]!) / rowM);
+    for (let r = Math.max(0, top); r <= Math.min(rows - 1, foot); r++) {
+      const step = steps[column * rows + r]!;
+      if (step > (strongest.get(column) ?? 0)) strongest.set(column, step);
+    }
+  }
+  const sorted = [...strongest.values()].sort((a, b) => a - b);
+  if (sorted.length === 0) return null;
+  const at = (share: number): number => sorted[Math.round(share * (sorted.length - 1))]!;
+  return [at(0.25), at(0.75)];
+}
+
+/** The strengths palette steps stand for on a picture, dB. */
+export const levelsOf = (scale: ColourScale, [low, high]: readonly [number, number]): [number, number] => [
+  levelOf(scale, low),
+  levelOf(scale, high),
+];
+
+/** A kind of fish by what its own marks were like, as they would be drawn now. */
+export interface OwnKind {
+  kind: string;
+  count: number;
+  /** Steps of the legend most of them were drawn in. */
+  steps: readonly [number, number];
+  thicknessM: readonly [number, number];
+  depthM: readonly [number, number];
+}
+
+const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[list.length >> 1]!;
+
+/** Beams are one when their frequencies differ by no more than this share: an echo changes with it. */
+const SAME_BEAM = 0.15;
+
+/** What one's own fish were like on this beam, the kinds with most of them first. */
+export function ownKinds(
+  fish: readonly OwnFish[],
+  beam: { frequencyHz: number; relative: boolean },
+  scale: ColourScale,
+): OwnKind[] {
+  const groups = new Map<string, OwnFish[]>();
+  for (const f of fish) {
+    if (f.relative !== beam.relative) continue;
+    if (Math.abs(f.frequencyHz / beam.frequencyHz - 1) > SAME_BEAM) continue;
+    const key = f.kind.toLowerCase();
+    groups.set(key, [...(groups.get(key) ?? []), f]);
+  }
+  const step = (levelDb: number): number => legendStep(stepOf(scale, levelDb));
+  return [...groups.values()]
+    .map((list): OwnKind => {
+      const thick = list.map((f) => f.thicknessM);
+      const depths = list.map((f) => f.depthM);
+      return {
+        kind: list[0]!.kind,
+        count: list.length,
+        steps: [step(median(list.map((f) => f.levelDb[0]))), step(median(list.map((f) => f.levelDb[1])))],
+        thicknessM: [Math.min(...thick), Math.max(...thick)],
+        depthM: [Math.min(...depths), Math.max(...depths)],
+      };
+    })
+    .sort((a, b) => b.count - a.count);
+}
+
+/** Fewer of a kind than this are nothing to go by. */
+export const FEW_OWN_FISH = 3;
+
+/** How a mark stands to a kind of one's own fish; too few tell nothing. */
+export function besideOwn(
+  steps: readonly [number, number],
+  own: OwnKind,
+): 'few' | 'alike' | 'weaker' | 'stronger' {
+  if (own.count < FEW_OWN_FISH) return 'few';
+  if (steps[1] < own.steps[0]) return 'weaker';
+  if (steps[0] > own.steps[1]) return 'stronger';
+  return 'alike';
+}
