@@ -1,6 +1,8 @@
 /** Takes the current picture of each main view, phone and wide, from the demo data. */
 import { Buffer } from 'node:buffer';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import { SIZES, withApp } from './pages.mjs';
 import { run } from './tools.mjs';
@@ -8,6 +10,27 @@ import { run } from './tools.mjs';
 const OUT = 'docs/screenshots';
 mkdirSync(OUT, { recursive: true });
 if (!run('node', ['scripts/build.mjs'])) process.exit(1);
+
+/**
+ * An hour's recording, a good way into it.
+ * @param {import('@playwright/test').Page} page
+ */
+async function openLong(page) {
+  const file = join(mkdtempSync(join(tmpdir(), 'nimble-hour-')), 'vessmere.nc');
+  run('npx', ['tsx', 'scripts/writeLongRecording.ts', file]);
+  await page.getByRole('button', { name: 'Recordings and pictures' }).click();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByTestId('choose-recording').click(),
+  ]);
+  await chooser.setFiles(file);
+  await page.getByTestId('read-share').waitFor({ timeout: 60_000 });
+  await page.getByTestId('read-share').waitFor({ state: 'detached', timeout: 120_000 });
+  await page
+    .getByTestId(/^finding-\d+$/)
+    .first()
+    .click();
+}
 
 /**
  * The bench's water cut open.
@@ -168,7 +191,8 @@ await withApp(async (browser, base) => {
     await page.screenshot({ path: `${OUT}/tune-${size}.png` });
     if (size === 'phone') await benchShots(page);
     await page.getByRole('link', { name: 'Read' }).click();
-    await page.getByTestId('finding-2').click();
+    if (size === 'wide') await openLong(page);
+    else await page.getByTestId('finding-2').click();
     await page.waitForTimeout(1500);
     await page.screenshot({ path: `${OUT}/read-${size}.png` });
     if (size === 'phone') {
