@@ -16,6 +16,7 @@ interface Kept {
   marks: { kind: string; at: string; errorM: number; heightM: number | null }[];
   bites: { answer: string }[];
   calls: { what: string; proof: string | null }[];
+  passes: { title: string }[];
   track: unknown[];
   simulated: boolean;
 }
@@ -117,6 +118,14 @@ test('a call takes one tap and its proof another, and the record has an honest i
   await expect
     .poll(async () => (await keptDay(page))?.calls.map((c) => c.proof))
     .toEqual(['refuted', 'camera', 'supported']);
+  // A pass saved on that day is told on its page.
+  await goTo(page, 'Read');
+  await page.getByTestId('open-keep').click();
+  await page.getByTestId('call').fill('Perch along the bar');
+  await page.getByTestId('keep').click();
+  await expect
+    .poll(async () => (await keptDay(page))?.passes.map((p) => p.title))
+    .toEqual(['Perch along the bar']);
 });
 
 test('under way it is asked once whether someone else steers @once', async ({ page, context }) => {

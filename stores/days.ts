@@ -3,6 +3,7 @@ import type { Format } from '@/core/formats';
 import {
   DaySchema,
   MOST_MARKS,
+  MOST_SAID,
   MOST_TRACK,
   thinned,
   type Bite,
@@ -88,6 +89,8 @@ function changeDay(change: (day: Day) => Day, simulated: boolean): void {
     track: [],
     note: '',
     lost: [],
+    passes: [],
+    coached: [],
     waterName: dayStore.getState().days.find((d) => d.simulated === simulated)?.waterName ?? '',
     plan: planOfDay(),
   };
@@ -236,6 +239,28 @@ export function noteDayPhase(phase: Presentation, simulated: boolean): void {
           },
     simulated,
   );
+}
+
+/** Notes a pass that was saved, on the day that is going on; a day nothing was done on has none. */
+export function noteDayPass(entryId: string, title: string): void {
+  const day = dayNow(dayStore.getState());
+  if (!day) return;
+  const at = new Date().toISOString();
+  changeKept(day.id, (d) => ({
+    ...d,
+    passes: [...d.passes.slice(-MOST_SAID + 1), { at, entryId, title }],
+  }));
+}
+
+/** Notes what the coach said on the day that is going on. */
+export function noteDayCoach(words: string): void {
+  const day = dayNow(dayStore.getState());
+  if (!day) return;
+  const at = new Date().toISOString();
+  changeKept(day.id, (d) => ({
+    ...d,
+    coached: [...d.coached.slice(-MOST_SAID + 1), { at, words: words.slice(0, 200) }],
+  }));
 }
 
 /** Puts points on the track of the day that is going on; a day nothing was done on has none. */

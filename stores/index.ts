@@ -48,6 +48,8 @@ export {
   keepLostWeight,
   keepMark,
   noteDay,
+  noteDayCoach,
+  noteDayPass,
   noteDayPhase,
   proveCall,
   setMarkHeight,

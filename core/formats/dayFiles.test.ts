@@ -56,6 +56,8 @@ const DAY: Day = {
   })),
   note: '',
   lost: [],
+  passes: [],
+  coached: [],
   waterName: '',
   plan: null,
 };

@@ -92,6 +92,7 @@ export type TrackPoint = v.InferOutput<typeof TrackPointSchema>;
 /** Most of each thing a day holds. */
 export const MOST_MARKS = 1000;
 export const MOST_TRACK = 4000;
+export const MOST_SAID = 400;
 
 /** A day on the water. */
 export const DaySchema = v.object({
@@ -115,6 +116,16 @@ export const DaySchema = v.object({
   waterName: v.optional(Words(60), ''),
   /** What was planned for it, and the lines the user held at values of their own. */
   plan: v.optional(v.nullable(v.object({ brief: BriefSchema, holds: HoldsSchema })), null),
+  /** Passes saved to the log on that day, pictures of a screen among them. */
+  passes: v.optional(
+    v.pipe(v.array(v.object({ at: Moment, entryId: Id, title: Words(120) })), v.maxLength(MOST_SAID)),
+    [],
+  ),
+  /** What the coach said, in its words. */
+  coached: v.optional(
+    v.pipe(v.array(v.object({ at: Moment, words: Words(200) })), v.maxLength(MOST_SAID)),
+    [],
+  ),
 });
 export type Day = v.InferOutput<typeof DaySchema>;
 

@@ -15,6 +15,9 @@ it('a day split where it paused, and joined again, has all it had', () => {
     track: monday!.track.filter((_, k) => k < 200 || k > 320),
     bites: [],
     calls: [],
+    // One pass saved and one thing said at each end of it.
+    passes: [0, 400].map((k) => ({ at: monday!.track[k]!.at, entryId: `e${k}`, title: 'A pass' })),
+    coached: [0, 400].map((k) => ({ at: monday!.track[k]!.at, words: 'Slow down.' })),
   };
   const at = longestPause(gone)!;
   expect(at).toBe(gone.track[200]!.at);
@@ -23,7 +26,13 @@ it('a day split where it paused, and joined again, has all it had', () => {
   expect(second).toMatchObject({ id: 'second', startedAt: at, waterName: 'Vessmere' });
   // The phase that went on goes on.
   expect(second.phases).toEqual([{ at, phase: 'vertical' }]);
+  expect([first, second].map((d) => [d.passes.length, d.coached.length])).toEqual([
+    [1, 1],
+    [1, 1],
+  ]);
   const joined = joinedDays(second, first)!;
+  expect(joined.passes).toEqual(gone.passes);
+  expect(joined.coached).toEqual(gone.coached);
   expect(joined.id).toBe(gone.id);
   expect(counts(joined)).toEqual(counts(gone));
   expect(joined.track).toEqual(gone.track);

@@ -1,4 +1,4 @@
-import { MOST_MARKS, MOST_TRACK, thinned, type Day } from './day';
+import { MOST_MARKS, MOST_SAID, MOST_TRACK, thinned, type Day } from './day';
 import { secondsOf } from './fishedHours';
 
 interface Dated {
@@ -18,6 +18,8 @@ export function joinedDays(a: Day, b: Day): Day | null {
     calls: inOrder([...first.calls, ...second.calls]),
     phases: inOrder([...first.phases, ...second.phases]),
     lost: inOrder([...first.lost, ...second.lost]).slice(-200),
+    passes: inOrder([...first.passes, ...second.passes]).slice(-MOST_SAID),
+    coached: inOrder([...first.coached, ...second.coached]).slice(-MOST_SAID),
     track: thinned(inOrder([...first.track, ...second.track])).slice(-MOST_TRACK),
     note: [first.note, second.note].filter(Boolean).join('\n').slice(0, 4000),
     waterName: first.waterName || second.waterName,
@@ -39,6 +41,8 @@ export function splitDay(day: Day, at: string, secondId: string): [Day, Day] {
     calls: take(day.calls),
     phases: take(day.phases),
     lost: take(day.lost),
+    passes: take(day.passes),
+    coached: take(day.coached),
     track: take(day.track),
   });
   const second = part(after);

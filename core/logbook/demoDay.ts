@@ -119,6 +119,8 @@ export function demoDay(): Day {
     track,
     note: 'West wind, light. Sun on the water from seven.',
     lost: [],
+    passes: [],
+    coached: [],
     waterName: 'Vessmere',
     plan: { brief: FIRST_BRIEF, holds: {} },
   };

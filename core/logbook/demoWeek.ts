@@ -249,6 +249,8 @@ function dayTold(told: Told, k: number): Day {
     phases: [{ at: momentOn(date, startS), phase }],
     track,
     note: told.note,
+    passes: [],
+    coached: [],
     // A shot of 3.5 g, watched going down on two mornings.
     lost:
       k === 0 || k === 5

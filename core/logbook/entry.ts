@@ -24,6 +24,9 @@ export const KeptMarkSchema = v.object({
 });
 export type KeptMark = v.InferOutput<typeof KeptMarkSchema>;
 
+/** Most marks kept with a pass. */
+export const MOST_KEPT_MARKS = 2000;
+
 /** One kept pass: all it was made with, what was seen, what it was taken for. */
 export const EntrySchema = v.object({
   id: v.pipe(v.string(), v.minLength(1), v.maxLength(64)),
@@ -37,7 +40,7 @@ export const EntrySchema = v.object({
   /** The boat it was made on; null in entries from before boats were kept with them. */
   rig: v.nullable(RigSchema),
   settings: SettingsSchema,
-  marks: v.pipe(v.array(KeptMarkSchema), v.maxLength(2000)),
+  marks: v.pipe(v.array(KeptMarkSchema), v.maxLength(MOST_KEPT_MARKS)),
   /** What was said for and against the reader; none in entries from before it could be. */
   corrections: v.optional(CorrectionsSchema, []),
 });

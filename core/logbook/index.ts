@@ -4,6 +4,7 @@ export {
   EntrySchema,
   KeptMarkSchema,
   MOST_ENTRIES,
+  MOST_KEPT_MARKS,
   withEntries,
   withoutEntry,
   entriesWith,

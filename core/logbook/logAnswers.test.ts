@@ -60,6 +60,8 @@ function madeDay(seed: number): Day {
     })),
     note: '',
     lost: [],
+    passes: [],
+    coached: [],
     waterName: seed % 2 === 0 ? 'Vessmere' : 'Corrie Sound',
     plan: { brief: { ...FIRST_BRIEF, toM: 14 + (seed % 5) }, holds },
   };

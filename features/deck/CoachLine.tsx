@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { distanceM } from '@/core/maths';
@@ -8,7 +8,7 @@ import { placeNow, valueNow } from '@/core/feed';
 import type { Day, DayMark } from '@/core/logbook/day';
 import { bearingTo, turnTo, type Fix } from '@/core/marks';
 import { soundSpeedOf } from '@/core/water';
-import { deckStore, feedStore } from '@/stores';
+import { deckStore, feedStore, noteDayCoach } from '@/stores';
 import { BigButton, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
@@ -64,6 +64,16 @@ export function CoachLine({ day }: { day: Day | null }) {
     [setup, rig, phase, day, holdId],
   );
   const { said } = coach;
+  const name = said?.saying.name ?? null;
+  const words = said ? coachWords(said.saying, units)[0] : null;
+  const newest = useRef(words);
+  useEffect(() => {
+    newest.current = words;
+  });
+  // Each saying once as it comes up: its numbers go on changing.
+  useEffect(() => {
+    if (name !== null && newest.current) noteDayCoach(newest.current);
+  }, [name]);
   if (!said || muted.includes(said.saying.name)) return null;
   const [what, why] = coachWords(said.saying, units);
   return (

@@ -102,6 +102,14 @@ export function DayScreen() {
         <TrackSketch day={day} />
         <View style={styles.lists}>
           <Listed title="What fish did" lines={day.bites.map((b) => [b.id, biteWords(b, units)])} />
+          <Listed
+            title="Passes saved"
+            lines={day.passes.map((p) => [p.entryId, `${timeWords(p.at)} ${p.title}`])}
+          />
+          <Listed
+            title="What the coach said"
+            lines={day.coached.map((c, k) => [`${c.at} ${k}`, `${timeWords(c.at)} ${c.words}`])}
+          />
           <Listed title="Calls" lines={day.calls.map((c) => [c.id, callWords(c)])} />
           <Listed
             title="Marks"

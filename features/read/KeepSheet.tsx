@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
+import { MOST_KEPT_MARKS } from '@/core/logbook';
 import {
   correctionsOf,
   correctionStore,
   keepEntry,
+  noteDayPass,
   newId,
   notify,
   passStore,
@@ -40,22 +42,25 @@ export function KeepSheet({ open, reading, onClose }: Props) {
     const { pass, settings } = passStore.getState();
     const placeless = pass.source.kind === 'recording' && pass.source.placeless === true;
     setBusy(true);
+    const id = newId();
+    const title = reading.facts.title.slice(0, 120) || 'A pass';
     const kept = await keepEntry({
-      id: newId(),
+      id,
       keptAt: new Date().toISOString(),
-      title: reading.facts.title.slice(0, 120) || 'A pass',
+      title,
       call: call.trim(),
       note: note.trim(),
       source: pass.source,
       rig: pass.rig,
       settings,
       // A mark without a place is none to go back to.
-      marks: placeless ? [] : [...reading.marks],
+      marks: placeless ? [] : reading.marks.slice(0, MOST_KEPT_MARKS),
       corrections: [...correctionsOf(correctionStore.getState(), { pass, settings })],
     });
     setBusy(false);
     notify(keptWords(kept));
     if (!kept.ok) return;
+    noteDayPass(id, (call.trim() || title).slice(0, 120));
     setCall('');
     setNote('');
     onClose();
