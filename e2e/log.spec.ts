@@ -82,6 +82,23 @@ test('a day stands on a page, is joined with the one before and taken apart agai
   await expectAccessible(page);
   const [picture] = await Promise.all([page.waitForEvent('download'), page.getByTestId('save-png').click()]);
   expect(picture.suggestedFilename()).toBe('day.png');
+  // Every word of it can be changed, and taken back.
+  await page.getByTestId('reword-day').click();
+  await page.getByTestId('day-words-note').fill('Wind came up at noon.');
+  await page
+    .getByTestId(/^day-words-marks-/)
+    .first()
+    .fill('the old crib');
+  await page
+    .getByTestId(/^day-words-lures-/)
+    .first()
+    .fill('white jig');
+  await expectAccessible(page);
+  await page.getByTestId('day-words-keep').click();
+  for (const words of ['Wind came up at noon.', 'the old crib', 'white jig'])
+    await expect(paper).toContainText(words);
+  await page.getByText('Undo').last().click();
+  await expect(paper).not.toContainText('the old crib');
   await page.getByTestId('join-day').click();
   await expect(page.getByText('are one day now.')).toBeVisible();
   await expect(paper).toContainText('The Tolls, 5 September');

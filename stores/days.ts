@@ -280,6 +280,35 @@ export const nameWater = (id: string, waterName: string): void =>
 export const noteDay = (id: string, note: string): void =>
   changeKept(id, (day) => ({ ...day, note: note.slice(0, 4000) }));
 
+/** The words of a day that can be changed: its own, and those of its marks and bites by id. */
+export interface DayWords {
+  name: string;
+  waterName: string;
+  note: string;
+  marks: Readonly<Record<string, string>>;
+  lures: Readonly<Record<string, string>>;
+  species: Readonly<Record<string, string>>;
+}
+
+/** Changes the words of a day; the notice undoes it. */
+export function rewordDay(id: string, words: DayWords): void {
+  const before = dayStore.getState().days.find((d) => d.id === id);
+  if (!before) return;
+  changeKept(id, (day) => ({
+    ...day,
+    name: words.name.trim().slice(0, 60) || day.name,
+    waterName: words.waterName.trim().slice(0, 60),
+    note: words.note.trim().slice(0, 4000),
+    marks: day.marks.map((m) => ({ ...m, note: (words.marks[m.id] ?? m.note).trim().slice(0, 400) })),
+    bites: day.bites.map((b) => ({
+      ...b,
+      lure: (words.lures[b.id] ?? b.lure).trim().slice(0, 60),
+      species: (words.species[b.id] ?? b.species).trim().slice(0, 60),
+    })),
+  }));
+  notify('Words changed.', () => void DAYS.put([before]));
+}
+
 export function deleteDay(id: string): void {
   const day = dayStore.getState().days.find((d) => d.id === id);
   if (!day) return;

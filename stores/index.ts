@@ -56,6 +56,7 @@ export {
   nameWater,
   takeDemoDays,
   renameDay,
+  rewordDay,
 } from './days';
 export { keepSitting, trainingStore } from './training';
 export { feedStore, hearBoat, takeFeed, type FeedSource } from './feed';

@@ -1,4 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { longestPause } from '@/core/logbook/dayChanges';
@@ -11,6 +12,7 @@ import { useUnits } from '../units';
 import { briefWords } from '../words/brief';
 import { biteWords, callWords, dateWords, dayLine, timeWords } from '../words/day';
 import { MARK_WORDS } from '../words/deck';
+import { DayWords } from './DayWords';
 import { TrackSketch } from './TrackSketch';
 
 function Listed({
@@ -37,6 +39,7 @@ function DayActions({ day, days }: { day: Day; days: readonly Day[] }) {
   const router = useRouter();
   const before = days[days.findIndex((d) => d.id === day.id) + 1];
   const pause = longestPause(day);
+  const [wording, setWording] = useState(false);
   return (
     <>
       {before && before.simulated === day.simulated && (
@@ -57,6 +60,8 @@ function DayActions({ day, days }: { day: Day; days: readonly Day[] }) {
           testID="split-day"
         />
       )}
+      <Button label="Change its words" onPress={() => setWording(true)} testID="reword-day" />
+      {wording && <DayWords day={day} onClose={() => setWording(false)} />}
       <Button
         label="Delete this day"
         onPress={() => {
