@@ -85,20 +85,39 @@ test('a day stands on a page, is joined with the one before and taken apart agai
   // Every word of it can be changed, and taken back.
   await page.getByTestId('reword-day').click();
   await page.getByTestId('day-words-note').fill('Wind came up at noon.');
-  await page
-    .getByTestId(/^day-words-marks-/)
-    .first()
-    .fill('the old crib');
-  await page
-    .getByTestId(/^day-words-lures-/)
-    .first()
-    .fill('white jig');
+  await page.locator('input[data-testid^="day-words-marks-"]').first().fill('the old crib');
+  await page.locator('input[data-testid^="day-words-lures-"]').first().fill('white jig');
   await expectAccessible(page);
   await page.getByTestId('day-words-keep').click();
   for (const words of ['Wind came up at noon.', 'the old crib', 'white jig'])
     await expect(paper).toContainText(words);
   await page.getByText('Undo').last().click();
   await expect(paper).not.toContainText('the old crib');
+  // The day goes out as a file, and comes in again beside the one that has changed since.
+  const [out] = await Promise.all([page.waitForEvent('download'), page.getByTestId('save-day').click()]);
+  const file = await out.path();
+  await page.getByRole('button', { name: 'Back to the log' }).click();
+  const takeIn = async (): Promise<void> => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByTestId('open-day-file').click(),
+    ]);
+    await chooser.setFiles(file);
+  };
+  await takeIn();
+  await expect(page.getByText('This day is here already.')).toBeVisible();
+  await page.getByTestId('all-days').click();
+  await rows.first().click();
+  await page.getByTestId('reword-day').click();
+  await page.getByTestId('day-words-name').fill('Sunday');
+  await page.getByTestId('day-words-keep').click();
+  await page.getByRole('button', { name: 'Back to the log' }).click();
+  await takeIn();
+  await expect(page.getByText('“Vessmere, 6 September” was added.')).toBeVisible();
+  await page.getByText('Undo').last().click();
+  await page.getByText('Undo').last().click();
+  await rows.first().click();
+  await expect(paper).toContainText('Vessmere, 6 September');
   await page.getByTestId('join-day').click();
   await expect(page.getByText('are one day now.')).toBeVisible();
   await expect(paper).toContainText('The Tolls, 5 September');

@@ -93,6 +93,7 @@ test('a screenshot is calibrated in six taps, read like a pass, and the same scr
   await expect(page.getByText('If it is a fish')).toHaveCount(0);
   await expectAccessible(page);
   // The same unit again: two taps.
+  await page.getByRole('button', { name: 'Recordings and pictures' }).click();
   await page.getByRole('button', { name: 'Read a picture of your own screen' }).click();
   await choose(page, file);
   await page.getByRole('button', { name: 'Use the calibration Console' }).click();

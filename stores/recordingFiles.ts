@@ -1,12 +1,10 @@
 import type { PassSpec } from '@/core/bench/passSource';
 import { accepted, DONE, refused, type Result } from '@/core/formats';
 import type { Recording } from '@/core/recording';
-import type { Settings } from '@/core/picture';
 import type { Face } from '@/core/rig';
 import type { KeptFile } from '@/core/formats/keptFile';
 import { drawnAsItWas, type PixelImage, type ScreenCalibration } from '@/core/screenPicture';
 import { benchWorker, recordingWorker, sideWorker, type WorkerClient } from '@/workers';
-import { withRecording } from './recordings';
 import { keepFile, keptFile } from './keptFiles';
 import { newId } from './newId';
 import { passStore, takeToBench } from './pass';
@@ -154,29 +152,6 @@ export async function takeScreenPictureToBench(
   showPicture({ kind: 'recording', name: title, fingerprint, placeless: true }, screen);
   void keepFile({ id: fingerprint, name: title, screen }, file);
   return DONE;
-}
-
-/** The file of a pass's pings. @throws TaskFailed, or a plain sentence for a recording that is no longer open */
-export async function recordingFileOf(pass: PassSpec, settings: Settings): Promise<Uint8Array<ArrayBuffer>> {
-  const { source } = pass;
-  const provenance =
-    source.kind === 'recording'
-      ? source.placeless
-        ? 'made of a picture of a screen, relative levels'
-        : `read from ${source.name}`
-      : `simulated, ${source.kind === 'scene' ? `scene ${source.sceneId}` : 'water of a brief'}, seed ${source.seed}`;
-  const { result } = await withRecording(pass, () =>
-    benchWorker().run({ kind: 'pings', pass, settings, beams: 'all' }, { lane: 'pings' }),
-  );
-  const { recording } = result;
-  const transfer = recording.stretches.flatMap(({ channels }) =>
-    channels.map((c) => c.levelDb.buffer as ArrayBuffer),
-  );
-  const written = await recordingWorker().run(
-    { kind: 'write-recording', recording, provenance },
-    { lane: 'write', transfer },
-  );
-  return written.result.bytes;
 }
 
 /** Recordings on their way to a worker. */

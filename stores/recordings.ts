@@ -17,9 +17,6 @@ export const takeScreenPictureToBench: RecordingFiles['takeScreenPictureToBench'
   face,
 ) => (await recordingFiles()).takeScreenPictureToBench(picture, calibration, face);
 
-export const recordingFileOf: RecordingFiles['recordingFileOf'] = async (pass, settings) =>
-  (await recordingFiles()).recordingFileOf(pass, settings);
-
 /** Asks a worker; where it lacks the pass's recording (it was started anew) the file is read again first. */
 export async function withRecording<T>(
   { source }: PassSpec,

@@ -5,8 +5,8 @@ import { useStore } from 'zustand';
 import { longestPause } from '@/core/logbook/dayChanges';
 import type { Day } from '@/core/logbook/day';
 import { dayStore, deleteDay, notify } from '@/stores';
-import { divideDay, joinDays } from '@/stores/dayChanges';
-import { Button, EmptyState, Text } from '@/ui';
+import { dayFileOf, divideDay, joinDays } from '@/stores/dayChanges';
+import { Button, EmptyState, saveFile, Text } from '@/ui';
 import { Paper } from '../paper';
 import { useUnits } from '../units';
 import { briefWords } from '../words/brief';
@@ -60,6 +60,11 @@ function DayActions({ day, days }: { day: Day; days: readonly Day[] }) {
           testID="split-day"
         />
       )}
+      <Button
+        label="Save as a file"
+        onPress={() => saveFile('day.json', dayFileOf(day), 'application/json')}
+        testID="save-day"
+      />
       <Button label="Change its words" onPress={() => setWording(true)} testID="reword-day" />
       {wording && <DayWords day={day} onClose={() => setWording(false)} />}
       <Button

@@ -2,9 +2,11 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
+import { problemOf } from '@/core/formats';
 import type { Day } from '@/core/logbook/day';
 import { dayStore } from '@/stores';
-import { Button, Icon, Text, TOUCH_PX, useTones } from '@/ui';
+import { LARGEST_DAY_FILE, takeDayFile } from '@/stores/dayChanges';
+import { Button, chooseFile, Icon, Text, TOUCH_PX, useTones } from '@/ui';
 import { dayLine } from '../words/day';
 
 /** Days shown before more are asked for. */
@@ -37,6 +39,16 @@ function Row({ day }: { day: Day }) {
 export function DaysList() {
   const days = useStore(dayStore, (s) => s.days);
   const [all, setAll] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const open = async (): Promise<void> => {
+    const file = await chooseFile('.json,application/json');
+    if (!file) return;
+    setProblem(
+      file.size > LARGEST_DAY_FILE
+        ? 'This file is too long to be a day. Nothing was changed.'
+        : problemOf(await takeDayFile(await file.text())),
+    );
+  };
   if (days.length === 0) return null;
   return (
     <View style={styles.part} testID="days">
@@ -46,16 +58,18 @@ export function DaysList() {
           <Row key={day.id} day={day} />
         ))}
       </View>
-      {days.length > FIRST && (
-        <View style={styles.row}>
+      <View style={styles.row}>
+        {days.length > FIRST && (
           <Button
             tone="quiet"
             label={all ? 'Fewer days' : `All ${days.length} days`}
             onPress={() => setAll(!all)}
             testID="all-days"
           />
-        </View>
-      )}
+        )}
+        <Button tone="quiet" label="Open a day’s file" onPress={() => void open()} testID="open-day-file" />
+      </View>
+      {problem && <Text role="alert">{problem}</Text>}
     </View>
   );
 }
@@ -71,5 +85,5 @@ const styles = StyleSheet.create({
     gap: 12,
   },
   words: { flex: 1 },
-  row: { flexDirection: 'row' },
+  row: { flexDirection: 'row', flexWrap: 'wrap' },
 });

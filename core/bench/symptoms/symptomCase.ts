@@ -18,7 +18,7 @@ const SEED = 5;
 /** Gain over the start setup that is far too much, too much, and far too little, dB. */
 const FAR_TOO_LOUD_DB = 30;
 const TOO_LOUD_DB = 14;
-const DASHES_DB = 8;
+const DASHES_DB = 6;
 const MESS_DB = 4;
 const MUTE: Partial<Settings> = { gainDb: -30, firstColourDb: 10, gainMode: 'manual' };
 /** A tilt seen in every arch, as a share of the beam, and a rod so far aside, m. */
