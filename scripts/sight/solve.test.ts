@@ -1,10 +1,9 @@
-import { FIRST_BRIEF, sliceSetup, startSetup } from '@/core/advice';
+import { FIRST_BRIEF, startSetup } from '@/core/advice';
 import { GENERIC_RIG } from '@/core/rig';
 import { recipeOf } from '@/core/scene';
 import { solvedAgainstGrid, type TunedWater } from './solveSight';
 
 const cone = startSetup(FIRST_BRIEF, GENERIC_RIG);
-const slice = sliceSetup(FIRST_BRIEF, GENERIC_RIG, cone)!;
 const bandM = [FIRST_BRIEF.fromM, FIRST_BRIEF.toM] as const;
 const brief = (settings: TunedWater['base'], seed: number): TunedWater => ({
   source: { kind: 'brief', brief: FIRST_BRIEF, seed, water: 2 },
@@ -30,7 +29,6 @@ const GRID = { gains: [-24, -16, -8, 0, 8], firstColours: [3], spreads: [30, 45,
 describe('a walk from three bad settings', () => {
   it.each([
     ['the first brief’s cone', brief(cone.settings, 61)],
-    ['the first brief’s slice', brief(slice.settings, 62)],
     ['the east shelf', scene('east-shelf')],
   ])('comes to a tuned picture within twelve moves: %s', (_, water) => {
     const { fish, best, solved, bestFound } = solvedAgainstGrid(water, GRID);
