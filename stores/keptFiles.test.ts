@@ -51,7 +51,11 @@ describe('kept files', () => {
   });
   it('leave nothing behind that nobody speaks of', async () => {
     mockHeld.set('lost', file('y'));
-    await sweepFiles();
-    expect([...mockHeld.keys()]).toEqual(['a']);
+    const sweeping = sweepFiles(60);
+    // One that is just being kept is known a moment later.
+    mockHeld.set('c', file('z'));
+    await keepFile({ id: 'c', name: 'new.nc', screen: null }, file('z'));
+    await sweeping;
+    expect([...mockHeld.keys()]).toEqual(['a', 'c']);
   });
 });

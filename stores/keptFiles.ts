@@ -61,29 +61,39 @@ async function putBack({ item, file }: { item: KeptFile; file: Blob }): Promise<
   }
 }
 
-/** Drops files nothing speaks of, which a page closed in between has left. */
-export async function sweepFiles(): Promise<void> {
+/** A file that is being kept has nothing that speaks of it yet: so long it is left alone, ms. */
+const GRACE_MS = 10 * 60_000;
+
+/** Drops files nothing speaks of, which a page closed in between has left: those that were so, and still are after a while. */
+export async function sweepFiles(graceMs = GRACE_MS): Promise<void> {
   const keeper = await loadFiles();
-  const known = new Set(keptFileStore.getState().kept.map((k) => k.id));
-  for (const id of await keeper.ids()) if (!known.has(id)) await keeper.drop(id);
+  const lost = async (): Promise<string[]> => {
+    const known = new Set(keptFileStore.getState().kept.map((k) => k.id));
+    return (await keeper.ids()).filter((id) => !known.has(id));
+  };
+  const before = await lost();
+  if (before.length === 0) return;
+  await new Promise((resolve) => setTimeout(resolve, graceMs));
+  const still = new Set(await lost());
+  for (const id of before) if (still.has(id)) await keeper.drop(id);
 }
 
-/** Files for a backup, newest first, as far as they fit in so many bytes; and the ids of those that do not. */
+/** Files for a backup, newest first, as far as they fit in so many bytes; and how many do not. */
 export async function filesForBackup(
   most: number,
-): Promise<{ files: Record<string, Uint8Array>; left: string[] }> {
+): Promise<{ files: Record<string, Uint8Array>; leftOut: number }> {
   const keeper = await loadFiles();
   const files: Record<string, Uint8Array> = {};
-  const left: string[] = [];
+  let leftOut = 0;
   let room = most;
   for (const { id, bytes } of keptFileStore.getState().kept) {
+    if (bytes > room) leftOut++;
     const file = bytes <= room ? await keeper.get(id) : undefined;
-    if (file) {
-      files[id] = new Uint8Array(await file.arrayBuffer());
-      room -= bytes;
-    } else left.push(id);
+    if (!file) continue;
+    files[id] = new Uint8Array(await file.arrayBuffer());
+    room -= bytes;
   }
-  return { files, left };
+  return { files, leftOut };
 }
 
 /** Keeps a file out of a backup, unless it is here already. Rejects when there is no room. */

@@ -83,7 +83,8 @@ export async function readPass(): Promise<void> {
   const { readings, askedKey, asking } = readingStore.getState();
   if (readings.has(key)) return;
   if (askedKey === key && asking.problem === null && asking !== RESTING) return;
-  stopOther(key);
+  // A long reading of another pass is given up: nobody waits for it.
+  secondWorker().cancel(LANE);
   readingStore.setState({ askedKey: key, asking: { ...RESTING, stage: 'reading' }, partial: null });
   const wanted = (): boolean => readingStore.getState().askedKey === key;
   const known = ({ reading, marks, timeS, wayM, facts }: PassReading): PassReading => ({
@@ -112,12 +113,6 @@ export async function readPass(): Promise<void> {
         return { readings: next, partial: null };
       }),
   );
-}
-
-/** A long reading of another pass is given up: nobody waits for it. */
-function stopOther(key: string): void {
-  const { partial } = readingStore.getState();
-  if (partial && partial.key !== key) secondWorker().cancel(LANE);
 }
 
 export function stopReading(): void {

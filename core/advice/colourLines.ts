@@ -147,7 +147,6 @@ export function coloursFor(
         value: BACK_A_TOUCH_DB,
         because: {
           rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch',
-          share: byEye.share,
         },
       }),
       colourSpread: plainLine('colourSpread', pins, {

@@ -1,5 +1,5 @@
 import { clamp, fromDb } from '@/core/maths';
-import { CONTROLS, openDepths, weakestColourDb } from '@/core/picture';
+import { CONTROLS, HALVING_SPECKS, openDepths, weakestColourDb } from '@/core/picture';
 import { equivalentBeamAngle } from '@/core/rig';
 import { volumeBackscatter } from '@/core/water';
 import type { Brief } from './brief';
@@ -20,8 +20,7 @@ const HALVING_PINGS_DB = 5;
 /** Specks a person sees, in a hundred by hundred cells, where one cell of a hundred is drawn; and how they rise with that share. */
 const SPECKS_OF_A_HUNDREDTH = 7;
 const SPECKS_RISE = 0.57;
-/** Specks that halve what the picture is worth, and what they can take of it, as the eye has it. */
-const HALVING_SPECKS = 7;
+/** What specks can take of a picture's worth, as for a search. */
 const SPECKS_TAKE = 0.6;
 /** Where all is drawn no mark is told: the share that is not, to this power, is left. */
 const HAZE = 3;
@@ -34,6 +33,7 @@ type Heard = Pick<Prediction, 'face' | 'budget'>;
 /**
  * The share of cells of open water that noise, small life, bubbles under the wind and silt draw, by the level that is drawn from,
  * dB as a strength.
+ * Exponential powers, as of many scatterers (Clay & Medwin 1977).
  * @param cells samples and pings that share a cell of the picture, the strongest of which is drawn
  * @param hiddenToM water above this is not drawn, m
  * @param louderDb noise over that of the budget, dB
@@ -79,8 +79,11 @@ export interface GainSight {
 /**
  * The gain at which a person finds most fish among fewest specks: the target met off the axis stands over the first colour, and
  * what is not fish draws little over it.
+ * @param power it is sent with
  * @param firstColourDb over the weakest colour, dB
+ * @param offAxisDb lost out and back where a fish is met, dB
  * @param pings a fish is met in
+ * @returns a gain within CONTROLS.gain, dB, and the share drawn at it
  */
 export function gainForEye(
   water: Water,

@@ -52,7 +52,7 @@ export type Because =
   | { rule: 'gain-big-only'; hiddenM: number; targetOverBottomDb: number }
   | { rule: 'gain-auto-offset' }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
-  | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze'; share: number }
+  | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze' }
   | {
       rule: 'spread-hard-bed-at-top' | 'spread-target-not-too-pale' | 'spread-widest';
       depthM: number;

@@ -35,11 +35,11 @@ export function drawnSteps(
 ): readonly [number, number] | null {
   const { rows, rowM, topM, steps, columns, columnsFilled } = picture;
   const strongest = new Map<number, number>();
+  const beganS = picture.timeS[columns - columnsFilled] ?? Infinity;
   for (let p = fromPing; p <= toPing; p++) {
     const range = path[p - fromPing]!;
-    if (!(range > 0) || timeS[p]! > picture.nowS) continue;
+    if (!(range > 0) || timeS[p]! < beganS || timeS[p]! > picture.nowS) continue;
     const column = columnAt(picture, timeS[p]!);
-    if (column < columns - columnsFilled) continue;
     const top = Math.floor((range - topM[column]!) / rowM);
     const foot = Math.ceil((range + heightM - topM[column]!) / rowM);
     for (let r = Math.max(0, top); r <= Math.min(rows - 1, foot); r++) {

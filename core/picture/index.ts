@@ -57,6 +57,6 @@ export {
 } from './judge/meters';
 export type { Fault, FaultName } from './judge/faults';
 export type { SeenMark, Sight, SightFor } from './judge/eye';
-export { LEAST_MARK_ARCMIN2, viewing, type Viewing } from './judge/viewing';
+export { HALVING_SPECKS, LEAST_MARK_ARCMIN2, viewing, type Viewing } from './judge/viewing';
 export { calibrateChart, type ChartCalibration } from './chartCalibration';
 export type { EyeAnswer, EyeCheckResult, EyeTrial } from './judge/eyeCheck';

@@ -84,11 +84,15 @@ export function formatNumber(system: UnitSystem, name: MeasureName, si: number, 
 export const format = (system: UnitSystem, name: MeasureName, si: number, decimals?: number): string =>
   `${formatNumber(system, name, si, decimals)}\u00a0${measure(system, name).unit}`;
 
-/** A band of depths or sizes with one unit: `6–14 m`. */
-export const formatBand = (
+/** A band of depths or sizes with one unit, `6–14 m`; one number where both ends read alike. */
+export function formatBand(
   system: UnitSystem,
   name: MeasureName,
   low: number,
   high: number,
   decimals?: number,
-): string => `${formatNumber(system, name, low, decimals)}–${format(system, name, high, decimals)}`;
+): string {
+  const from = formatNumber(system, name, low, decimals);
+  const upTo = format(system, name, high, decimals);
+  return from === formatNumber(system, name, high, decimals) ? upTo : `${from}–${upTo}`;
+}

@@ -35,6 +35,7 @@ it('writes numbers with their unit', () => {
   expect(format('metric', 'temperature', -0.2)).toBe('0\u00a0°C');
   expect(format('metric', 'depth', 10, 0)).toBe('10\u00a0m');
   expect(formatBand('feet', 'depth', 6.096, 12.192, 0)).toBe('20–40\u00a0ft');
+  expect(formatBand('metric', 'small', 0.112, 0.114, 0)).toBe('11\u00a0cm');
 });
 
 it('takes every measure there and back', () => {

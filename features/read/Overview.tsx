@@ -67,24 +67,23 @@ export function Overview({ whole, durationS, reading, readShare }: Props) {
         )}
         <Path d={ticks} stroke={tones.ground} strokeWidth={3} />
         <Path d={ticks} stroke={tones.buoy} strokeWidth={1.5} />
-        <Rect
-          x={x(fromS) + 1}
-          y={1}
-          width={Math.max(6, x(toS) - x(fromS) - 2)}
-          height={OVERVIEW_PX - 2}
-          fill="none"
-          stroke={tones.ground}
-          strokeWidth={5}
-        />
-        <Rect
-          x={x(fromS) + 1}
-          y={1}
-          width={Math.max(6, x(toS) - x(fromS) - 2)}
-          height={OVERVIEW_PX - 2}
-          fill="none"
-          stroke={tones.buoy}
-          strokeWidth={2.5}
-        />
+        {(
+          [
+            [tones.ground, 5],
+            [tones.buoy, 2.5],
+          ] as const
+        ).map(([stroke, strokeWidth]) => (
+          <Rect
+            key={strokeWidth}
+            x={x(fromS) + 1}
+            y={1}
+            width={Math.max(6, x(toS) - x(fromS) - 2)}
+            height={OVERVIEW_PX - 2}
+            fill="none"
+            stroke={stroke}
+            strokeWidth={strokeWidth}
+          />
+        ))}
       </Svg>
       {createElement('input', {
         type: 'range',

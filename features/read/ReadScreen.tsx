@@ -92,9 +92,7 @@ export function ReadScreen() {
     void drawView('read', drawn.settings, drawn.nowS);
   }, [settings, durationS, columns, closeUp, along, pass]);
   const long = durationS === null ? 1 : drawnOut(settings, durationS, columns);
-  useEffect(() => {
-    if (long > 1) drawOut(long);
-  }, [key, long]);
+  useEffect(() => drawOut(long), [key, long]);
   useEffect(() => (along > 1 ? openView('read-whole') : undefined), [along]);
   useEffect(() => {
     if (durationS === null || along === 1) return;

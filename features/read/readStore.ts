@@ -83,9 +83,9 @@ export const turnTogether = (): void => readStore.setState(({ together }) => ({ 
 /** Closest a pass is looked at, times; a long one so many times closer than it is drawn out. */
 const CLOSEST = 8;
 
-/** A long pass begins with its first part, drawn out as a unit would draw it. */
+/** A long pass begins with its first part, drawn out as a unit would draw it; a short one, 1, whole. */
 export const drawOut = (along: number): void =>
-  readStore.setState({ along, closeUp: { times: along, timeS: 0, rangeM: 0 } });
+  readStore.setState({ along, closeUp: along > 1 ? { times: along, timeS: 0, rangeM: 0 } : null });
 
 /** Closer by a step, or wider, about a place; the whole pass again when there is no wider. */
 export const closer = (way: 1 | -1, { timeS, rangeM }: PassPlace): void =>

@@ -10,10 +10,12 @@ export async function exportEverything(): Promise<void> {
     const texts = await everythingKept();
     try {
       const { MOST_FILES_IN_BACKUP, writeBackup } = await import('@/core/formats/exchange');
-      const { files, left } = await filesForBackup(MOST_FILES_IN_BACKUP);
-      for (const id of left) delete texts[`${FILES.prefix}${id}`];
+      const { files, leftOut } = await filesForBackup(MOST_FILES_IN_BACKUP);
+      // What is told of a file goes with the file or not at all.
+      for (const key of Object.keys(texts))
+        if (key.startsWith(FILES.prefix) && !files[key.slice(FILES.prefix.length)]) delete texts[key];
       const bytes = writeBackup({ madeAt, texts, files });
-      if (left.length > 0) notify(leftOutWords(left.length));
+      if (leftOut > 0) notify(leftOutWords(leftOut));
       saveBlob(`${name}.zip`, new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/zip' }));
     } catch {
       // The part that packs could not be loaded: unpacked it can be brought back as well.

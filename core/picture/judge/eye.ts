@@ -10,7 +10,7 @@ import {
   type PaletteColours,
   type PaletteName,
 } from '../palette';
-import { GLANCE, RICCO_ARCMIN2, type Viewing } from './viewing';
+import { GLANCE, HALVING_SPECKS, RICCO_ARCMIN2, type Viewing } from './viewing';
 
 /** What the eye makes of one mark. */
 export interface SeenMark {
@@ -379,8 +379,6 @@ export function see(
 /** What the picture is for: finding, fishing straight down, or judging the bed. */
 export type SightFor = 'search' | 'vertical' | 'bed';
 
-/** Specks that halve what the water is worth, per hundred by hundred cells. */
-const HALVING_SPECKS = 7;
 /** A shape is legible over so many columns and rows. */
 const LEGIBLE = [8, 3] as const;
 

@@ -27,3 +27,6 @@ const FIRST_COLOUR = 25;
  * other (Ricco's law).
  */
 export const LEAST_MARK_ARCMIN2 = (RICCO_ARCMIN2 * GLANCE) / FIRST_COLOUR;
+
+/** Specks that halve what the water is worth, per hundred by hundred cells. */
+export const HALVING_SPECKS = 7;
