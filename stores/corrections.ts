@@ -80,6 +80,10 @@ function identityOf(source: PassSource, faceId: string): unknown[] {
         [more.drifting, more.upwelling, more.electrical].map((x) => x ?? null),
         steeringOf(source),
         faceId,
+        // Said only where it is not as it was before it could be said.
+        ...(b.hour === 'day' ? [] : [b.hour]),
+        ...(b.season === null ? [] : [b.season]),
+        ...(b.lure === null ? [] : [[b.lure.massKg, b.lure.dressed]]),
       ];
     }
   }

@@ -16,6 +16,7 @@ import { SCREENS } from './screenCalibrations';
 /** Whole documents as versions of this app left them on a device; none may be taken away. */
 const KEPT: [file: string, format: Format<unknown>][] = [
   ['plan-picture.json', PLAN.format as Format<unknown>],
+  ['plan-lure.json', PLAN.format as Format<unknown>],
   ['preferences-palettes.json', PREFERENCES.format as Format<unknown>],
   ['deck-first.json', DECK.format as Format<unknown>],
   ['bench-dials.json', PASS.format as Format<unknown>],

@@ -1,8 +1,17 @@
 import * as v from 'valibot';
-import { BED_MATERIALS, CLARITIES, type BedMaterial, type Engine, type Water } from '@/core/water';
+import {
+  BED_MATERIALS,
+  CLARITIES,
+  HOURS,
+  SEASONS,
+  type BedMaterial,
+  type Engine,
+  type Season,
+  type Water,
+} from '@/core/water';
 import { OwnSpeciesSchema, SPECIES, speciesOf, type Species } from './species';
 
-export { CLARITIES, type Clarity } from '@/core/water';
+export { CLARITIES, HOURS, SEASONS, type Clarity, type Hour, type Season } from '@/core/water';
 
 const between = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -52,8 +61,12 @@ export const BriefSchema = v.pipe(
     /** Other sounders within earshot. */
     othersNear: v.optional(v.boolean(), false),
     windMps: between(0, 20),
+    hour: v.optional(v.picklist(HOURS), 'day'),
+    season: v.optional(v.nullable(v.picklist(SEASONS)), null),
     presentation: v.picklist(PRESENTATIONS),
     speedMps: between(0, 15),
+    /** What hangs on the line; null where nobody said. Dressed: soft bait, feathers or a skirt about the metal. */
+    lure: v.optional(v.nullable(v.object({ massKg: between(0.0005, 5), dressed: v.boolean() })), null),
     /** A face's id, or null to let the setup choose. */
     faceId: v.nullable(v.pipe(v.string(), v.maxLength(40))),
   }),
@@ -86,8 +99,11 @@ export const FIRST_BRIEF: Brief = {
   bed: 'unknown',
   othersNear: false,
   windMps: 3,
+  hour: 'day',
+  season: null,
   presentation: 'search',
   speedMps: USUAL_SPEED_MPS.search,
+  lure: null,
   faceId: null,
 };
 
@@ -115,6 +131,29 @@ export function withDepths(
     else fishToM = Math.max(fishToM, fromM);
   }
   return { fromM, fishToM, toM };
+}
+
+/** Surface, °C, and depth of the layer, m, as lakes and seas of the temperate belt usually have them. */
+const SEASON_WATER: Record<Season, { lakeC: number; seaC: number; layerM: number | null }> = {
+  spring: { lakeC: 8, seaC: 8, layerM: null },
+  summer: { lakeC: 20, seaC: 16, layerM: 8 },
+  autumn: { lakeC: 11, seaC: 13, layerM: null },
+  winter: { lakeC: 3, seaC: 6, layerM: null },
+};
+/** Water this much deeper than a layer has one. */
+const ROOM_UNDER_LAYER_M = 2;
+
+/** A brief in a season: its temperature and layer are what that season usually brings, until measured. */
+export function withSeason(
+  brief: Pick<Brief, 'salinity' | 'toM'>,
+  season: Season,
+): Pick<Brief, 'season' | 'temperatureC' | 'thermoclineM'> {
+  const { lakeC, seaC, layerM } = SEASON_WATER[season];
+  return {
+    season,
+    temperatureC: brief.salinity < 1 ? lakeC : seaC,
+    thermoclineM: layerM !== null && brief.toM > layerM + ROOM_UNDER_LAYER_M ? layerM : null,
+  };
 }
 
 /** The middle of the water the fish of a brief keep to, m. */

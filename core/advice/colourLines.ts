@@ -1,12 +1,13 @@
 import { clamp, toDb } from '@/core/maths';
 import { CONTROLS, weakestColourDb } from '@/core/picture';
-import { beamPattern, faceBudget, type Rig } from '@/core/rig';
+import { beamPattern, DETECTION_DB, faceBudget, type Rig } from '@/core/rig';
 import { fishLengthOf, fishTargetStrength, windBubbles } from '@/core/water';
 import { deepestFishOf, hardestBed, midFishOf, targetOf, waterOf, type Brief } from './brief';
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
 import { gainForEye } from './gainForEye';
+import { gainForLure, lureEcho } from './lureEcho';
 import type { Pace } from './timeLines';
 import type { RangeChoice } from './rangeLines';
 
@@ -97,6 +98,10 @@ export function coloursFor(
   const shortestDb = fishTargetStrength(brief.lengthM[0], face.frequencyHz, targetOf(brief).bladder);
   const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - BACK_A_TOUCH_DB));
   const over = (gainDb: number): number => targetStrengthDb - bottomOf(gainDb);
+  const lure = lureEcho(brief, rig, { face, budget });
+  const forLure = lure && gainForLure(lure, power, BACK_A_TOUCH_DB);
+  const lureLost = !lure?.inView || lure.marginDb < DETECTION_DB || forLure! > highest;
+  const showLure = lureLost ? byHand : Math.max(byHand, forLure!);
   const gain = debatedLine('gain', habits, pins, {
     specks: {
       value: byHand,
@@ -116,6 +121,15 @@ export function coloursFor(
         rule: 'gain-big-only',
         hiddenM: fishLengthOf(bottomOf(bigOnly) + BACK_A_TOUCH_DB, face.frequencyHz, targetOf(brief).bladder),
         targetOverBottomDb: over(bigOnly),
+      },
+    },
+    'show-lure': lure && {
+      value: showLure,
+      because: {
+        rule: lureLost ? 'gain-lure-lost' : 'gain-show-lure',
+        massKg: lure.massKg,
+        depthM: lure.depthM,
+        targetOverBottomDb: over(showLure),
       },
     },
   });

@@ -14,6 +14,7 @@ import { viewing, weakestColourDb, windowSpan, type Settings } from '@/core/pict
 import type { MarkShape } from '@/core/reading';
 import { squareOnGain, tiltLoss } from '@/core/water';
 import { heldWay } from './heldWay';
+import { lureEcho, type LureEcho } from './lureEcho';
 import { likelyShapes, STILL_S } from './likelyShapes';
 import { bedEchoMargin, hiddenOverBed, type Prediction } from './prediction';
 import { engineOf, midFishOf, targetOf, type Brief } from './brief';
@@ -56,6 +57,8 @@ export interface Expectation {
   hiddenM: number;
   /** Whether a hard bed's second echo is heard. */
   secondEcho: boolean;
+  /** The lure under the boat; null where there is none. */
+  lure: LureEcho | null;
 }
 
 /** A mark goes on over so many pings without an echo. */
@@ -186,6 +189,7 @@ export function expectationOf(
     gapM: pulseM,
     hiddenM: hiddenOverBed(brief, p),
     secondEcho: bedEchoMargin(p.budget, brief.toM, 'gravel', 2) > 0,
+    lure: lureEcho(brief, rig, p),
   };
 }
 

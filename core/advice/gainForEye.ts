@@ -27,7 +27,7 @@ const HAZE = 3;
 /** No more gain is taken than brings this much of the best there can be; a slice's fish are so few pings that all of it counts. */
 const ENOUGH = { cone: 0.97, slice: 1 } as const;
 
-type Water = Pick<Brief, 'clarity' | 'windMps' | 'toM'>;
+type Water = Pick<Brief, 'clarity' | 'hour' | 'season' | 'windMps' | 'toM'>;
 type Heard = Pick<Prediction, 'face' | 'budget'>;
 
 /**
@@ -39,7 +39,7 @@ type Heard = Pick<Prediction, 'face' | 'budget'>;
  * @param louderDb noise over that of the budget, dB
  */
 export function waterDrawn(
-  { clarity, windMps, toM }: Water,
+  { clarity, hour, season, windMps, toM }: Water,
   { face, budget }: Heard,
   { cells, hiddenToM, louderDb = 0 }: { cells: number; hiddenToM: number; louderDb?: number | undefined },
 ): (bottomDb: number) => number {
@@ -58,7 +58,11 @@ export function waterDrawn(
         budget.sourceLevelDb,
     );
     const volume =
-      volumeBackscatter({ clarity, windMps, bedM: toM }, z) * budget.resolutionM * z * z * beamSr;
+      volumeBackscatter({ clarity, hour, season, windMps, bedM: toM }, z) *
+      budget.resolutionM *
+      z *
+      z *
+      beamSr;
     levels.push(noise + volume);
   }
   return (bottomDb) => {

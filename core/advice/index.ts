@@ -3,6 +3,8 @@ export {
   BRIEF_BEDS,
   BriefSchema,
   CLARITIES,
+  HOURS,
+  SEASONS,
   deepestFishOf,
   midFishOf,
   engineOf,
@@ -12,8 +14,11 @@ export {
   USUAL_SPEED_MPS,
   waterOf,
   withDepths,
+  withSeason,
   type Brief,
   type Clarity,
+  type Hour,
+  type Season,
   type Presentation,
 } from './brief';
 export { bedEchoesHeard, bedEchoMargin, predict, targetStrengthOf, type Prediction } from './prediction';

@@ -7,6 +7,10 @@ export interface Tackle {
   lineM: number;
 }
 
+/** A jig, kg, and a line's thickness, m, where nobody said. */
+export const USUAL_LURE_KG = 0.014;
+export const USUAL_LINE_M = 0.0002;
+
 /** Lead, kg/m³, and water; gravity, m/s². */
 const LEAD = 11_340;
 const WATER = 1000;

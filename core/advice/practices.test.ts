@@ -25,6 +25,13 @@ const RIG: Rig = { ...GENERIC_RIG, faces: [...GENERIC_RIG.faces, ...transducerOf
 const setupOf = (habits: Habits, change: Partial<Brief> = {}, rig = GENERIC_RIG) =>
   startSetup({ ...FIRST_BRIEF, ...change }, rig, habits);
 
+/** Fished straight down with a lure: every practice has something to say. */
+const WITH_LURE: Partial<Brief> = {
+  presentation: 'vertical',
+  speedMps: 0,
+  lure: { massKg: 0.014, dressed: true },
+};
+
 const CONTROLS = Object.keys(PRACTICES) as Debated[];
 
 const lineOf = (habits: Habits, control: Control, change: Partial<Brief> = {}) =>
@@ -37,7 +44,7 @@ describe('practices', () => {
       for (const practice of PRACTICES[control]) {
         const habits = { [control]: practice } as Habits;
         expect(v.safeParse(HabitsSchema, habits).success).toBe(true);
-        const setup = setupOf(habits, {}, RIG);
+        const setup = setupOf(habits, WITH_LURE, RIG);
         expect(v.safeParse(SettingsSchema, setup.settings).success).toBe(true);
         const line = setup.lines.find((l) => l.control === control)!;
         expect(line.practice).toBe(practice);
@@ -45,7 +52,7 @@ describe('practices', () => {
           PRACTICES[control].filter((s) => s !== practice).sort(),
         );
         // What is shown beside the kept one is what keeping to it then gives.
-        const first = setupOf({}, {}, RIG).lines.find((l) => l.control === control)!;
+        const first = setupOf({}, WITH_LURE, RIG).lines.find((l) => l.control === control)!;
         const shown = [first, ...first.others].find((o) => o.practice === practice)!;
         expect(line.value).toBeCloseTo(shown.value, 9);
         expect(line.because.rule).toBe(shown.because.rule);

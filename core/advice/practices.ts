@@ -9,8 +9,8 @@ export const PRACTICES = {
   range: ['margin', 'least', 'one-for-all', 'around-fish', 'auto'],
   /** Wide to search and narrow to fish straight down; or always the one that shows most. */
   beam: ['by-task', 'strongest'],
-  /** By hand to the first specks; the unit's auto with an offset; by hand to what stays clean under way; big fish only. */
-  gain: ['specks', 'auto-offset', 'under-way', 'big-only'],
+  /** By hand to the first specks; the unit's auto with an offset; by hand to what stays clean under way; big fish only; until the lure shows. */
+  gain: ['specks', 'auto-offset', 'under-way', 'big-only', 'show-lure'],
   noiseRejection: ['none', 'least-that-does-it'],
   topWater: ['above-fish', 'off'],
   /** Lone fish alike at every depth; water full of life alike; none, made up for with gain. */

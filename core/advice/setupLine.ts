@@ -51,6 +51,7 @@ export type Because =
   | { rule: 'gain-few-specks' | 'gain-fish-midway'; targetOverBottomDb: number }
   | { rule: 'gain-big-only'; hiddenM: number; targetOverBottomDb: number }
   | { rule: 'gain-auto-offset' }
+  | { rule: 'gain-show-lure' | 'gain-lure-lost'; massKg: number; depthM: number; targetOverBottomDb: number }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
   | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze' }
   | {
@@ -176,20 +177,25 @@ export const heldOn = (holds: Holds, unitId: string): UnitHolds => holds[unitId]
 export const practiceOf = <C extends Debated>(control: C, habits: Habits): Practice<C> =>
   (habits[control] as Practice<C> | undefined) ?? PRACTICES[control][0]!;
 
-/** The line of a control: the practice the user keeps to or the value they pinned, and the other practices beside it. */
+/**
+ * The line of a control: the practice the user keeps to or the value they pinned, and the other practices beside it. One that has
+ * no choice here does not apply: whoever keeps to it gets the first.
+ */
 export function debatedLine<C extends Debated>(
   control: C,
   habits: Habits,
   pins: Pins,
-  choices: Record<Practice<C>, Choice>,
+  choices: Readonly<Record<Practice<C>, Choice | null>>,
 ): SetupLine {
-  const kept = practiceOf(control, habits);
+  const habit = practiceOf(control, habits);
+  const kept = choices[habit] ? habit : practiceOf(control, {});
   return {
-    ...plainLine(control, pins, choices[kept]),
+    ...plainLine(control, pins, choices[kept]!),
     practice: kept,
-    others: (PRACTICES[control] as readonly Practice<C>[])
-      .filter((practice) => practice !== kept)
-      .map((practice) => ({ practice, value: choices[practice].value, because: choices[practice].because })),
+    others: (PRACTICES[control] as readonly Practice<C>[]).flatMap((practice) => {
+      const choice = choices[practice];
+      return practice === kept || !choice ? [] : [{ practice, value: choice.value, because: choice.because }];
+    }),
   };
 }
 

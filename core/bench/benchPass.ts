@@ -20,6 +20,7 @@ import {
   drift,
   steered,
   wayOf,
+  type Gear,
   withExtras,
   type SteeringCommand,
   type TrackSection,
@@ -27,7 +28,10 @@ import {
 } from '@/core/scene';
 import type { SoundingRequest } from '@/core/sounder';
 import type { BriefWater, PassSource } from './passSource';
-import { engineOf, targetOf, waterOf, type Brief } from '@/core/advice';
+import { engineOf, midFishOf, targetOf, USUAL_SPEED_MPS, waterOf, type Brief } from '@/core/advice';
+import { hangingLure, lureDepth, sinkSpeed, type Tackle } from '@/core/advice/lureOnLine';
+import { lureUnderBoat } from '@/core/advice/lureEcho';
+import { weightTargetStrength } from '@/core/water';
 
 /** How the boat goes for a presentation: a drift with the engine off, vertical fishing on the spot, the rest under way. */
 export const sectionsOf = (
@@ -72,19 +76,48 @@ export function benchPass(
     water: waterOf(brief),
     bed: brief.bed,
     clarity: brief.clarity,
+    hour: brief.hour,
+    season: brief.season,
     othersNear: brief.othersNear,
     inCover: target.keeps === 'cover',
     ground: more.ground,
   };
+  const seconds = passDuration(wanted);
   const made = water === 1 ? firstPass(wanted, seed) : briefWater(wanted, seed);
-  const planned = sectionsOf(brief.presentation, brief.speedMps, passDuration(wanted));
+  const planned = sectionsOf(brief.presentation, brief.speedMps, seconds);
   const scene = withExtras(made, more, wayOf(planned), seed);
   const sections = steered(planned, steering);
   const track = layTrack(
     { sections, pingRate: sounding.pingRate, windMps: brief.windMps },
     seededRandom(seed).fork('waves'),
   );
-  return requestOf(scene, track, rig, sounding, seed);
+  const lure = lureUnderBoat(brief);
+  const gear = lure
+    ? [...scene.gear, jigged(lure, brief, seenFrom(rig, sounding.faceId), seconds)]
+    : scene.gear;
+  return requestOf({ ...scene, gear }, track, rig, sounding, seed);
+}
+
+/** A lift of the lure and the wait after it: how high, m, and how long each takes, s. */
+const LIFT_M = 0.3;
+const LIFT_S = 0.8;
+const WAIT_S = 4;
+
+/** The lure of a brief let down to its depth and lifted now and then. @param rig as its sounding face has it */
+function jigged(lure: Tackle, brief: Brief, rig: Rig, seconds: number): Gear {
+  const depthM = lureDepth({ fishM: midFishOf(brief) });
+  const lineOut: [number, number][] = [[0, 0]];
+  for (let t = depthM / sinkSpeed(lure); t < seconds; t += WAIT_S + 2 * LIFT_S)
+    lineOut.push([t, depthM], [t + WAIT_S, depthM], [t + WAIT_S + LIFT_S, depthM - LIFT_M]);
+  // By its swing at a usual drift.
+  const { aftM } = hangingLure(lure, depthM, USUAL_SPEED_MPS.drift);
+  return {
+    kind: 'lure',
+    targetStrengthDb: weightTargetStrength(lure.massKg),
+    from: rig.positions.rod,
+    lineOut,
+    swing: aftM / depthM / USUAL_SPEED_MPS.drift ** 2,
+  };
 }
 
 function requestOf(scene: Scene, track: Track, rig: Rig, sounding: Sounding, seed: number): SoundingRequest {

@@ -1,5 +1,5 @@
 import { seededRandom, type Random } from '@/core/maths';
-import { SILT, SMALL_LIFE_DB, type BedMaterial, type Clarity } from '@/core/water';
+import { SILT, smallLifeDb, type BedMaterial, type LifeBrief } from '@/core/water';
 import { bedDepthAt } from './bedField';
 import { GROUNDS, type Ground } from './choices';
 import { brush, timber, type Cover } from './cover';
@@ -8,9 +8,8 @@ import { bell, step, swells } from './library/waters';
 import type { Scene } from './scene';
 
 /** What a brief says of its water besides what every pass has. */
-export interface WaterBrief extends PassBrief {
+export interface WaterBrief extends Omit<PassBrief, 'hour'>, LifeBrief {
   bed: BedMaterial | 'unknown';
-  clarity: Clarity;
   /** Other sounders within earshot. */
   othersNear: boolean;
   /** How the ground lies; by the seed where it is left out. */
@@ -89,7 +88,7 @@ export function briefWater(brief: WaterBrief, seed: number): Scene {
     teaches: 'Water made from your plan: single fish, a cloud of bait, and the bed you named.',
     covers: brief.inCover ? coverAlong(brief, scene, seededRandom(seed).fork('cover')) : [],
     silt: brief.clarity === 'silty' ? SILT : null,
-    backgroundSvDb: SMALL_LIFE_DB[brief.clarity],
+    backgroundSvDb: smallLifeDb(brief),
     otherSounders: brief.othersNear ? [...NEIGHBOURS] : [],
   };
 }

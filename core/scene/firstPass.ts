@@ -1,6 +1,6 @@
 import { seededRandom, type Random } from '@/core/maths';
 import { STILL_MPS } from '@/core/rig';
-import type { BedMaterial, Bladder, Water } from '@/core/water';
+import type { BedMaterial, Bladder, Hour, Water } from '@/core/water';
 import { baitCloud } from './bait';
 import { bedDepthAt, layBed } from './bedField';
 import { cruising, type Fish } from './fish';
@@ -25,10 +25,14 @@ export interface PassBrief {
   bladder: Bladder;
   speedMps: number;
   water: Water;
+  hour?: Hour | undefined;
 }
 
 /** Fish that cross the boat's way in a pass. */
 export const FISH_IN_PASS = 8;
+
+/** Bait comes apart as the light goes: how much wider and taller its cloud is than by day (nominal; Fréon & Misund 1999). */
+const APART: Readonly<Record<Hour, number>> = { day: 1, dusk: 1.4, night: 2.2 };
 
 /** Metres of way (or of fish swim) between one crossing and the next: room for a mark to be whole. */
 const spacing = (toM: number): number => Math.min(28, Math.max(10, 1.3 * toM));
@@ -124,9 +128,10 @@ export function firstPass(
 
   const bait = random.fork('bait');
   const cloudS = (cloudSlot + 1.2) * slotS;
-  const radiusZ = Math.min(1.1, 0.08 * toM);
-  const radiusX = still ? 0.1 * toM : Math.min(4, 0.3 * spacing(toM));
-  const radiusY = Math.min(3, 0.15 * toM);
+  const apart = APART[brief.hour ?? 'day'];
+  const radiusZ = apart * Math.min(1.1, 0.08 * toM);
+  const radiusX = apart * (still ? 0.1 * toM : Math.min(4, 0.3 * spacing(toM)));
+  const radiusY = apart * Math.min(3, 0.15 * toM);
   const cloudZ = Math.max(radiusZ + 0.5, 0.45 * bedAt(cloudS));
   const drift = still ? 0.12 : 0;
   const cloud = baitCloud(

@@ -35,4 +35,15 @@ export {
 } from './bed';
 export { absorptionOf, soundSpeedOf, type Water } from './water';
 export { boatInWaves, windBubbles } from './waves';
-export { CLARITIES, SILT, SMALL_LIFE_DB, volumeBackscatter, type Clarity } from './volumeBackscatter';
+export {
+  CLARITIES,
+  HOURS,
+  SEASONS,
+  SILT,
+  smallLifeDb,
+  volumeBackscatter,
+  type Clarity,
+  type Hour,
+  type LifeBrief,
+  type Season,
+} from './volumeBackscatter';

@@ -2,7 +2,14 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { deepestFishOf } from '@/core/advice';
-import { hangingLure, lureDepth, rodReach, sinkSpeed } from '@/core/advice/lureOnLine';
+import {
+  hangingLure,
+  lureDepth,
+  rodReach,
+  sinkSpeed,
+  USUAL_LINE_M,
+  USUAL_LURE_KG,
+} from '@/core/advice/lureOnLine';
 import type { Day } from '@/core/logbook/day';
 import { lureInView, placeFromFace } from '@/core/rig';
 import { measure } from '@/core/units';
@@ -12,9 +19,6 @@ import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
 import type { BoatNow } from './useBoatNow';
 
-/** Until told otherwise: a jig of 14 g, line of 0.2 mm. */
-const USUAL_G = 14;
-const LINE_M = 0.0002;
 /** Farther aft than so many depths nobody fishes it. */
 const PLANES = 2;
 
@@ -25,8 +29,8 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const [lostAtM, setLostAt] = useState(12);
   const { rig, setup } = usePlan();
   const brief = useStore(planStore, (s) => s.brief);
-  const [grams, setGrams] = useState(USUAL_G);
-  const [dressed, setDressed] = useState(true);
+  const [grams, setGrams] = useState(1000 * (brief.lure?.massKg ?? USUAL_LURE_KG));
+  const [dressed, setDressed] = useState(brief.lure?.dressed ?? true);
   const { face } = setup.prediction;
   const cover = [...(day?.marks ?? [])]
     .reverse()
@@ -34,7 +38,7 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const coverTopM = cover ? cover.depthM! - cover.heightM! : null;
   const fishM = (brief.fromM + deepestFishOf(brief)) / 2;
   const depthM = coverTopM !== null ? lureDepth({ topM: coverTopM }) : lureDepth({ fishM });
-  const tackle = { massKg: grams / 1000, dressed, lineM: LINE_M };
+  const tackle = { massKg: grams / 1000, dressed, lineM: USUAL_LINE_M };
   const speedMps = boat.speedMps ?? 0;
   const { aftM, lineOutM } = hangingLure(tackle, depthM, speedMps);
   const rod = placeFromFace(rig, face.id, rig.positions.rod);

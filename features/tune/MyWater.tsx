@@ -1,7 +1,7 @@
 import { View, StyleSheet } from 'react-native';
 import { useState } from 'react';
 import { useStore } from 'zustand';
-import { BRIEF_BEDS, CLARITIES, type Brief } from '@/core/advice';
+import { BRIEF_BEDS, CLARITIES, HOURS, type Brief } from '@/core/advice';
 import { problemOf } from '@/core/formats';
 import {
   EXTRA_BAIT,
@@ -16,6 +16,7 @@ import { measure } from '@/core/units';
 import { changeWater, passStore, planStore } from '@/stores';
 import { Chips, Dial, Text } from '@/ui';
 import { useUnits } from '../units';
+import { HOUR_WORDS } from '../words/brief';
 
 const GROUND_WORDS: Record<Ground, string> = {
   shelf: 'Shelf',
@@ -162,6 +163,18 @@ export function MyWater() {
           value={brief.clarity}
           options={CLARITIES.map((value) => ({ value, label: CLARITY_WORDS[value] }))}
           onChange={(clarity) => turn({ clarity })}
+          compact
+        />
+      </View>
+      <View style={styles.choice}>
+        <Text faint kind="small" aria-hidden>
+          Hour
+        </Text>
+        <Chips
+          label="Hour"
+          value={brief.hour}
+          options={HOURS.map((value) => ({ value, label: HOUR_WORDS[value] }))}
+          onChange={(hour) => turn({ hour })}
           compact
         />
       </View>

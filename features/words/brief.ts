@@ -1,6 +1,16 @@
-import { targetOf, type Brief, type Clarity, type Keeps, type Presentation } from '@/core/advice';
+import {
+  targetOf,
+  type Brief,
+  type Clarity,
+  type Hour,
+  type Keeps,
+  type Presentation,
+  type Season,
+} from '@/core/advice';
+import { lureUnderBoat } from '@/core/advice/lureEcho';
 import type { Face } from '@/core/rig';
 import type { Units } from '../units';
+import { grams } from './numbers';
 
 export const PRESENTATION_WORDS: Record<Presentation, { chip: string; sentence: string }> = {
   search: { chip: 'Search at idle', sentence: 'searching' },
@@ -41,11 +51,21 @@ export const BED_WORDS: Record<Brief['bed'], string> = {
   mud: 'mud',
 };
 
+export const HOUR_WORDS: Record<Hour, string> = { day: 'Day', dusk: 'Dusk or dawn', night: 'Night' };
+const HOUR_IN: Record<Hour, string> = { day: '', dusk: ', at dusk', night: ', at night' };
+export const SEASON_WORDS: Record<Season, string> = {
+  spring: 'Spring',
+  summer: 'Summer',
+  autumn: 'Autumn',
+  winter: 'Winter',
+};
+
 /** Parts of the brief as it is read out: plain words and the pieces that can be changed. */
 export type BriefPiece = 'species' | 'depth' | 'water' | 'presentation' | 'beam';
 
 export function briefWords(brief: Brief, units: Units, face: Face | undefined): Record<BriefPiece, string> {
   const [low, high] = brief.lengthM;
+  const lure = lureUnderBoat(brief);
   const layer = brief.thermoclineM === null ? '' : `, layer at ${units.show('depth', brief.thermoclineM, 0)}`;
   return {
     species: `${targetOf(brief).label} ${units.band('small', low, high, 0)}`,
@@ -53,10 +73,11 @@ export function briefWords(brief: Brief, units: Units, face: Face | undefined): 
       brief.fishToM === null
         ? units.band('depth', brief.fromM, brief.toM, 0)
         : `${units.band('depth', brief.fromM, brief.fishToM, 0)}, bed at ${units.show('depth', brief.toM, 0)}`,
-    water: `${CLARITY_WORDS[brief.clarity]} ${brief.saltUnderM !== null ? 'fresh over salt' : brief.salinity < 1 ? 'fresh' : 'salt'} water, ${units.show('temperature', brief.temperatureC)}${layer}${brief.bed === 'unknown' ? '' : `, over ${BED_WORDS[brief.bed]}`}`,
+    water: `${CLARITY_WORDS[brief.clarity]} ${brief.saltUnderM !== null ? 'fresh over salt' : brief.salinity < 1 ? 'fresh' : 'salt'} water, ${units.show('temperature', brief.temperatureC)}${layer}${brief.bed === 'unknown' ? '' : `, over ${BED_WORDS[brief.bed]}`}${brief.season ? `, in ${brief.season}` : ''}${HOUR_IN[brief.hour]}`,
     presentation:
       PRESENTATION_WORDS[brief.presentation].sentence +
-      (brief.speedMps < 0.05 ? '' : ` at ${units.show('speed', brief.speedMps)}`),
+      (brief.speedMps < 0.05 ? '' : ` at ${units.show('speed', brief.speedMps)}`) +
+      (lure ? ` with ${grams(lure.massKg)} on the line` : ''),
     beam: face ? `the ${face.label} beam` : 'the beam that suits',
   };
 }

@@ -1,4 +1,4 @@
-import { LEAST_MARK_ARCMIN2 } from '@/core/picture';
+import { CONTROLS, LEAST_MARK_ARCMIN2 } from '@/core/picture';
 import {
   deepestFishOf,
   midFishOf,
@@ -7,11 +7,13 @@ import {
   type Prediction,
   type Setup,
 } from '@/core/advice';
+import { gainForLure, lureSight, type LureEcho } from '@/core/advice/lureEcho';
 import type { MarkShape } from '@/core/reading';
 import { LOW_POWER_DB, verdictOf, type Verdict } from '@/core/rig';
 import { decimal } from '@/ui/decimal';
 import type { Units } from '../units';
-import { db, outOfTen } from './numbers';
+import { db, grams, outOfTen } from './numbers';
+import { PRACTICE_WORDS } from './practices';
 
 export const VERDICT_WORDS: Record<Verdict, string> = { clear: 'clear', faint: 'faint', lost: 'lost' };
 
@@ -59,6 +61,42 @@ function whatWould(brief: Brief, { prediction, others, settings }: Setup, units:
 const seconds = (s: number): string => {
   const shown = decimal(s, s < 3 ? 1 : 0);
   return `${shown}\u00a0${shown === '1' ? 'second' : 'seconds'}`;
+};
+
+/** What is seen of the lure under the boat. */
+function lureWords(echo: LureEcho, { settings }: Setup, units: Units): string {
+  const lure = `Your ${grams(echo.massKg)} lure`;
+  const at = units.show('depth', echo.depthM, 0);
+  switch (lureSight(echo, settings)) {
+    case 'shows':
+      return echo.inViewFromM! > 0
+        ? `${lure} shows from ${units.show('depth', echo.inViewFromM!, 1)} down.`
+        : `${lure} shows all the way down.`;
+    case 'hidden': {
+      const gainDb = gainForLure(echo, settings.power, settings.firstColourDb);
+      return gainDb > CONTROLS.gain.highest
+        ? `${lure} is too small to show at ${at}.`
+        : `This gain hides your ${grams(echo.massKg)} lure at ${at}. Under Gain, “${PRACTICE_WORDS['show-lure']}” turns it up.`;
+    }
+    case 'lost':
+      return `${lure} is too small for this beam at ${at}.`;
+    case 'outside':
+      return `${lure} hangs outside this beam at ${at}. Keep the rod tip within ${units.show('depth', echo.reachM, 1)} of the transducer.`;
+  }
+}
+
+/** What the hour changes. */
+const HOUR_WORDS: Record<Brief['hour'], string | null> = {
+  day: null,
+  dusk: 'At dusk bait comes apart and small life rises. Expect more haze.',
+  night: 'At night bait is spread out: expect single marks, few clouds. Small life makes more haze.',
+};
+/** What the season changes. */
+const SEASON_WORDS: Record<NonNullable<Brief['season']>, string> = {
+  spring: 'In spring the water is mixed: no layer holds the fish. Look at every depth.',
+  summer: 'In summer fish often keep to the layer. It can look like a soft bed.',
+  autumn: 'In autumn the layer breaks up. Leaves and gas drift through the picture.',
+  winter: 'In winter the water is clean and fish hardly move. Marks are long and flat under a still boat.',
 };
 
 /** How often it is so; shares are known to a tenth. */
@@ -111,6 +149,10 @@ export function expectationWords(brief: Brief, e: Expectation, setup: Setup, uni
       : 'Even a hard bed shows no second echo here. Judge it by the first.',
   ];
   const lines = mainLines(brief, e, setup, units);
+  const hour = HOUR_WORDS[brief.hour];
+  if (hour) details.push(hour);
+  if (brief.season) details.push(SEASON_WORDS[brief.season]);
+  if (e.lure) lines.push(lureWords(e.lure, setup, units));
   if (small) lines.push('It is small from where you stand. Zoom, or stand closer to the screen.');
   return { verdict, lines, details };
 }

@@ -10,6 +10,7 @@ export const PRACTICE_WORDS: Record<Practice, string> = {
   'by-task': 'wide to search, narrow straight down',
   strongest: 'one beam for everything',
   'big-only': 'big fish only',
+  'show-lure': 'until your lure shows',
   specks: 'by hand to first specks',
   'auto-offset': 'auto with an offset',
   'under-way': 'fixed for under way',

@@ -1,6 +1,6 @@
 import { isPinnable, type Because, type SetupLine } from '@/core/advice';
 import type { Units } from '../units';
-import { perSecond } from './numbers';
+import { grams, perSecond } from './numbers';
 import { pinWords } from './setupValues';
 import { decimal } from '@/ui/decimal';
 
@@ -90,6 +90,10 @@ export function becauseWords(b: Because, units: Units): string {
       return 'Set it where the picture stays clean with the engine in gear. One fish then looks the same all day.';
     case 'gain-big-only':
       return `Turn it down until bait and small fish go. Fish under ${units.show('small', b.hiddenM, 0)} vanish, and so do bigger ones at the edge.`;
+    case 'gain-show-lure':
+      return `Turn it up until your ${grams(b.massKg)} lure shows at ${depth(b.depthM)}. Expect more specks, and spikes about the lure.`;
+    case 'gain-lure-lost':
+      return `No gain shows your ${grams(b.massKg)} lure at ${depth(b.depthM)}. Set it for the fish.`;
     case 'first-colour-back-a-touch':
       return 'Raise it a touch after the gain, so that most specks go and the fish stays.';
     case 'first-colour-leave-haze':

@@ -1,11 +1,11 @@
 import { useStore } from 'zustand';
-import { BRIEF_BEDS, CLARITIES } from '@/core/advice';
+import { BRIEF_BEDS, CLARITIES, HOURS, SEASONS, withSeason } from '@/core/advice';
 import { planStore } from '@/stores';
 import { Chips, Dial, Text } from '@/ui';
-import { BED_WORDS, CLARITY_WORDS } from '../../words/brief';
+import { BED_WORDS, CLARITY_WORDS, HOUR_WORDS, SEASON_WORDS } from '../../words/brief';
 import { useChange, useSteps } from './useChange';
 
-/** Salt, clarity, bed, temperature, layer and wind. */
+/** Salt, clarity, bed, season, hour, temperature, layer and wind. */
 export function WaterChooser() {
   const { brief } = useStore(planStore);
   const { change, problem } = useChange();
@@ -46,6 +46,26 @@ export function WaterChooser() {
         value={brief.bed}
         options={BRIEF_BEDS.map((b) => ({ value: b, label: BED_WORDS[b] }))}
         onChange={(bed) => change({ bed })}
+      />
+      <Chips
+        label="Season"
+        value={brief.season ?? 'any'}
+        options={[
+          { value: 'any', label: 'Any season' },
+          ...SEASONS.map((s) => ({ value: s, label: SEASON_WORDS[s] })),
+        ]}
+        onChange={(season) => change(season === 'any' ? { season: null } : withSeason(brief, season))}
+      />
+      {brief.season && (
+        <Text faint kind="small">
+          It sets a usual temperature and layer. Set yours if you measured.
+        </Text>
+      )}
+      <Chips
+        label="Hour"
+        value={brief.hour}
+        options={HOURS.map((h) => ({ value: h, label: HOUR_WORDS[h] }))}
+        onChange={(hour) => change({ hour })}
       />
       <Dial
         label="Temperature"
