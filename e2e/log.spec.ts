@@ -23,7 +23,7 @@ test('tomorrow on a known water is planned in three taps, each line from a day t
   await expect(answers.getByRole('table', { name: 'Spots, the best an hour first' })).toContainText(
     'Timber crib',
   );
-  await expect(answers.getByRole('table', { name: /^Settings you held/ })).toContainText('At other values');
+  await expect(answers.getByRole('table', { name: /^Settings you used/ })).toContainText('At other values');
   await answers.getByRole('radio', { name: 'The Tolls' }).click({ force: true });
   await expect(answers.getByRole('table', { name: 'Spots, the best an hour first' })).not.toContainText(
     'Timber crib',

@@ -2,16 +2,20 @@ import { createStore } from 'zustand/vanilla';
 import type { Format } from '@/core/formats';
 import {
   DaySchema,
+  MOST_BED,
   MOST_MARKS,
   MOST_SAID,
   MOST_TRACK,
+  newDay,
   thinned,
+  type BedPlace,
   type Bite,
   type Call,
   type Day,
   type DayMark,
   type LostWeight,
   type TrackPoint,
+  type UsedLine,
 } from '@/core/logbook/day';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
@@ -77,23 +81,14 @@ function changeDay(change: (day: Day) => Day, simulated: boolean): void {
   let day = dayNow(dayStore.getState());
   // Made places do not go among true ones.
   if (day && day.simulated !== simulated && (day.track.length > 0 || day.marks.length > 0)) day = null;
-  day ??= {
+  day ??= newDay({
     id: newId(),
     name: now.toISOString().slice(0, 10),
     startedAt: now.toISOString(),
     simulated,
-    marks: [],
-    bites: [],
-    calls: [],
-    phases: [],
-    track: [],
-    note: '',
-    lost: [],
-    passes: [],
-    coached: [],
     waterName: dayStore.getState().days.find((d) => d.simulated === simulated)?.waterName ?? '',
     plan: planOfDay(),
-  };
+  });
   const changed = change({ ...day, simulated });
   dayStore.setState({ openId: changed.id });
   void DAYS.put([changed]);
@@ -181,7 +176,7 @@ export function deleteMark(dayId: string, markId: string): void {
 }
 
 /** Keeps what a fish did; the notice undoes it. */
-export function keepBite(bite: Moved<Bite>, simulated: boolean, words: string): void {
+export function keepBite(bite: Moved<Bite>, simulated: boolean, words: string): string {
   const id = newId();
   const { atS, ...rest } = bite;
   changeDay((day) => ({ ...day, bites: [...last(day.bites), { ...rest, id, at: moment(atS) }] }), simulated);
@@ -189,14 +184,45 @@ export function keepBite(bite: Moved<Bite>, simulated: boolean, words: string): 
   notify(words, () =>
     changeKept(openId ?? '', (day) => ({ ...day, bites: day.bites.filter((b) => b.id !== id) })),
   );
+  return id;
 }
 
-export function keepCall(call: Omit<Call, 'id' | 'at' | 'proof'>, simulated: boolean): void {
+/** Keeps a call; with words, the notice undoes it. */
+export function keepCall(call: Omit<Call, 'id' | 'at' | 'proof'>, simulated: boolean, words?: string): void {
+  const id = newId();
   const at = new Date().toISOString();
-  changeDay(
-    (day) => ({ ...day, calls: [...last(day.calls), { ...call, proof: null, id: newId(), at }] }),
-    simulated,
-  );
+  changeDay((day) => ({ ...day, calls: [...last(day.calls), { ...call, proof: null, id, at }] }), simulated);
+  const { openId } = dayStore.getState();
+  if (words)
+    notify(words, () =>
+      changeKept(openId ?? '', (day) => ({ ...day, calls: day.calls.filter((c) => c.id !== id) })),
+    );
+}
+
+/**
+ * A mark that was caught enters the day that is going on, as a catch and as a call of the reader's that is proved. A day nothing was
+ * done on has none, and made fish do not go among true ones. @returns what takes it back
+ */
+export function noteDayCaught(
+  call: Pick<Call, 'sure' | 'depthM' | 'beam'>,
+  caught: Pick<Bite, 'species' | 'lengthM' | 'depthM'>,
+  simulated: boolean,
+): () => void {
+  const day = dayNow(dayStore.getState());
+  if (!day || day.simulated !== simulated) return () => undefined;
+  const id = newId();
+  const at = new Date().toISOString();
+  changeKept(day.id, (d) => ({
+    ...d,
+    bites: [...last(d.bites), { ...caught, id, at, answer: 'catch', side: null, lure: '' }],
+    calls: [...last(d.calls), { ...call, id, at, what: 'fish', by: 'reader', proof: 'caught' }],
+  }));
+  return () =>
+    changeKept(day.id, (d) => ({
+      ...d,
+      bites: d.bites.filter((b) => b.id !== id),
+      calls: d.calls.filter((c) => c.id !== id),
+    }));
 }
 
 /** Keeps at which depth the picture lost a bare weight; the notice undoes it. */
@@ -241,14 +267,73 @@ export function noteDayPhase(phase: Presentation, simulated: boolean): void {
   );
 }
 
-/** Notes a pass that was saved, on the day that is going on; a day nothing was done on has none. */
-export function noteDayPass(entryId: string, title: string): void {
+/**
+ * Notes a pass that was saved, on the day that is going on; a day nothing was done on has none.
+ * @param bed what it went over; made ground does not go among true ground
+ */
+export function noteDayPass(
+  entryId: string,
+  title: string,
+  bed: { places: readonly BedPlace[]; simulated: boolean },
+): void {
   const day = dayNow(dayStore.getState());
   if (!day) return;
   const at = new Date().toISOString();
   changeKept(day.id, (d) => ({
     ...d,
     passes: [...d.passes.slice(-MOST_SAID + 1), { at, entryId, title }],
+    bed: bed.simulated === d.simulated ? [...d.bed, ...bed.places].slice(-MOST_BED) : d.bed,
+  }));
+}
+
+/** Notes a recording or picture that was opened, on the day that is going on; one opened before is not noted again. */
+export function noteDayFile(fileId: string, title: string): void {
+  const day = dayNow(dayStore.getState());
+  if (!day || day.files.some((f) => f.fileId === fileId)) return;
+  const at = new Date().toISOString();
+  changeKept(day.id, (d) => ({
+    ...d,
+    files: [...d.files.slice(-MOST_SAID + 1), { at, fileId, title: title.slice(0, 120) }],
+  }));
+}
+
+/** Notes a line as set on the unit, or takes that back; a day nothing was done on begins with neither. */
+export function noteUsedLine(line: Omit<UsedLine, 'at'>, set: boolean): void {
+  const day = dayNow(dayStore.getState());
+  if (!day) return;
+  const at = new Date().toISOString();
+  const same = (u: UsedLine): boolean =>
+    u.phase === line.phase &&
+    u.picture === line.picture &&
+    u.control === line.control &&
+    u.value === line.value;
+  changeKept(day.id, (d) => ({
+    ...d,
+    used: set ? [...d.used.slice(-MOST_SAID + 1), { ...line, at }] : d.used.filter((u) => !same(u)),
+  }));
+}
+
+/** Lays lanes over a piece of water, or takes them up; the notice undoes it. */
+export function layLanes(lanes: Day['lanes'], simulated: boolean): void {
+  const before = dayNow(dayStore.getState())?.lanes ?? null;
+  changeDay((day) => ({ ...day, lanes }), simulated);
+  const { openId } = dayStore.getState();
+  notify(lanes ? 'Lanes laid.' : 'Lanes taken up.', () =>
+    changeKept(openId ?? '', (day) => ({ ...day, lanes: before })),
+  );
+}
+
+/** Says what a catch was. */
+export function nameCatch(
+  dayId: string,
+  biteId: string,
+  { species, lengthM }: Pick<Bite, 'species' | 'lengthM'>,
+): void {
+  changeKept(dayId, (day) => ({
+    ...day,
+    bites: day.bites.map((b) =>
+      b.id === biteId ? { ...b, species: species.trim().slice(0, 60), lengthM } : b,
+    ),
   }));
 }
 

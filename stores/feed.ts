@@ -19,6 +19,8 @@ interface FeedState {
 }
 
 const FIXES_KEPT = 600;
+/** Slower than this the way a receiver moves is its error, m/s. */
+const SLOWEST_COURSE_MPS = 0.4;
 
 export const feedStore = createStore<FeedState>(() => ({
   source: 'off',
@@ -34,11 +36,13 @@ export function hearBoat(readings: readonly BoatReading[], nowS: number): void {
   if (readings.length === 0) return;
   feedStore.setState(({ feed: before, fixes }) => {
     const feed = withReadings(before, readings, nowS);
-    const { latitudeDeg, longitudeDeg, headingRad, courseRad } = feed.values;
+    const { latitudeDeg, longitudeDeg, headingRad, courseRad, speedMps } = feed.values;
     const placed = latitudeDeg?.atS === nowS && longitudeDeg !== undefined;
     if (!placed) return { feed, nowS };
     const fresh = (value: typeof headingRad): boolean => value !== undefined && nowS - value.atS < 5;
-    const heading = fresh(headingRad) ? headingRad : fresh(courseRad) ? courseRad : undefined;
+    // Of a boat that hardly moves the course over ground points anywhere.
+    const moves = (speedMps?.value ?? Infinity) >= SLOWEST_COURSE_MPS;
+    const heading = fresh(headingRad) ? headingRad : fresh(courseRad) && moves ? courseRad : undefined;
     const fix: Fix = {
       atS: nowS,
       place: { latitudeDeg: latitudeDeg.value, longitudeDeg: longitudeDeg.value },

@@ -30,6 +30,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['day-first.json', DAY_FORMAT as Format<unknown>],
   ['day-plan.json', DAY_FORMAT as Format<unknown>],
   ['day-passes.json', DAY_FORMAT as Format<unknown>],
+  ['day-lanes.json', DAY_FORMAT as Format<unknown>],
   ['own-fish-first.json', OWN_FISH.format as Format<unknown>],
   ['file-first.json', FILES.format as Format<unknown>],
   ['file-picture.json', FILES.format as Format<unknown>],

@@ -3,6 +3,7 @@ import { KEPT_FILE_FORMAT, type KeptFile } from '@/core/formats/keptFile';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { loadFiles } from './keeping/loadFiles';
+import { noteDayFile } from './days';
 import { notify } from './notices';
 
 interface KeptFilesState {
@@ -35,6 +36,7 @@ export async function keepFile(item: Omit<KeptFile, 'bytes' | 'keptAt'>, file: B
     return;
   }
   await FILES.put([{ ...item, bytes: file.size, keptAt: new Date().toISOString() }]);
+  noteDayFile(item.id, item.name);
 }
 
 /** A kept file; null for one that is not kept, or whose file the browser has cleared away. */

@@ -34,14 +34,21 @@ export const OWN_FISH = keepCollection<OwnFishState, OwnFish>(appKeeper, {
   withoutItem: ({ fish }, id) => ({ fish: fish.filter((f) => f.id !== id) }),
 });
 
-/** Keeps the mark of a fish that was caught; it can be taken back as long as that is offered. */
-export function keepOwnFish(fish: Omit<OwnFish, 'id' | 'at'>): Result {
+/** Keeps the mark of a fish that was caught; it can be taken back as long as that is offered. @param kept what is kept beside it, once it is, and what takes that back */
+export function keepOwnFish(
+  fish: Omit<OwnFish, 'id' | 'at'>,
+  kept: () => () => void = () => () => undefined,
+): Result {
   if (ownFishStore.getState().fish.length >= MOST_OWN_FISH)
     return refused(`${MOST_OWN_FISH} caught fish are kept; that is the most.`);
   const parsed = v.safeParse(OwnFishSchema, { ...fish, id: newId(), at: new Date().toISOString() });
   if (!parsed.success) return refused(issueSentence(parsed.issues));
   const item = parsed.output;
   void OWN_FISH.put([item]);
-  notify(`Kept as your ${item.kind}.`, () => void OWN_FISH.remove(item.id));
+  const takeBack = kept();
+  notify(`Kept as your ${item.kind}.`, () => {
+    void OWN_FISH.remove(item.id);
+    takeBack();
+  });
   return DONE;
 }

@@ -1,6 +1,7 @@
 import { createStore } from 'zustand/vanilla';
 import { passKey } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
+import type { BedPlace } from '@/core/logbook/day';
 import type { Settings } from '@/core/picture';
 import type { Reading } from '@/core/reading';
 import {
@@ -19,6 +20,8 @@ import { withRecording } from './recordings';
 export interface PassReading {
   reading: Reading;
   marks: readonly KeptMark[];
+  /** The bed it went over. */
+  bed: readonly BedPlace[];
   timeS: Float64Array;
   /** Way of the boat from the first ping to each, m. */
   wayM: Float64Array;
@@ -87,9 +90,10 @@ export async function readPass(): Promise<void> {
   secondWorker().cancel(LANE);
   readingStore.setState({ askedKey: key, asking: { ...RESTING, stage: 'reading' }, partial: null });
   const wanted = (): boolean => readingStore.getState().askedKey === key;
-  const known = ({ reading, marks, timeS, wayM, facts }: PassReading): PassReading => ({
+  const known = ({ reading, marks, bed, timeS, wayM, facts }: PassReading): PassReading => ({
     reading,
     marks,
+    bed,
     timeS,
     wayM,
     facts,

@@ -36,6 +36,7 @@ export function keepTrack(): void {
       speedMps: valueNow(feed, 'speedMps', nowS),
       depthM: valueNow(feed, 'depthM', nowS),
       temperatureC: valueNow(feed, 'temperatureC', nowS),
+      supplyV: valueNow(feed, 'supplyV', nowS),
     };
     waiting.push(last);
     if (nowS - writtenS < WRITE_S) return;

@@ -6,6 +6,7 @@ import type { MountFault } from '@/core/bench/mountFaults';
 import type { Move } from '@/core/bench/nextMove';
 import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
+import type { BedPlace } from '@/core/logbook/day';
 import type { PaletteName, Picture, Settings, SightFor } from '@/core/picture';
 import type { Reading, Together } from '@/core/reading';
 import type { FoundPlace, ScoredReading } from '@/core/bench/scoredReading';
@@ -238,6 +239,7 @@ export interface ReadResult {
   reading: Reading;
   /** The findings as the log would keep them, in the same order. */
   marks: KeptMark[];
+  bed: BedPlace[];
   facts: PassFacts;
   /** Ping times, s, for drawing over the picture. */
   timeS: Float64Array;

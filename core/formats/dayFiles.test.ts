@@ -4,13 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Papa from 'papaparse';
 import { seededRandom } from '@/core/maths';
-import type { Day } from '@/core/logbook/day';
+import { newDay } from '@/core/logbook/day';
 import { readGeoJson, readGpx, readPlacesCsv, writeDayCsv, writeDayGeoJson, writeDayGpx } from './dayFiles';
 
 const folder = mkdtempSync(join(tmpdir(), 'nimble-day-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-const DAY: Day = {
+const DAY = newDay({
   id: 'day-1',
   name: 'East shelf <&> "wind"',
   startedAt: '2026-09-02T05:30:00.000Z',
@@ -43,9 +43,6 @@ const DAY: Day = {
       note: '=brush, "old", third tree\nsecond line',
     },
   ],
-  bites: [],
-  calls: [],
-  phases: [],
   track: Array.from({ length: 30 }, (_, k) => ({
     at: `2026-09-02T06:00:${String(k).padStart(2, '0')}.000Z`,
     latitudeDeg: -47.3 + k * 1e-5,
@@ -53,14 +50,9 @@ const DAY: Day = {
     speedMps: 1.5,
     depthM: 9 + k / 10,
     temperatureC: 17,
+    supplyV: 12.5,
   })),
-  note: '',
-  lost: [],
-  passes: [],
-  coached: [],
-  waterName: '',
-  plan: null,
-};
+});
 
 const write = (name: string, text: string): string => {
   const path = join(folder, name);
@@ -87,7 +79,8 @@ describe('a day as files of open kinds', () => {
     if (!gpx.ok || !json.ok || !csv.ok) return;
     expect(gpx.value.track).toHaveLength(30);
     expect(json.value.track).toHaveLength(30);
-    expect(json.value.track[7]).toMatchObject({ at: DAY.track[7]!.at, depthM: DAY.track[7]!.depthM });
+    // All of a track, its warmth and voltage too.
+    expect(json.value.track[7]).toEqual(DAY.track[7]);
     expect(json.value.marks[1]).toMatchObject({ depthM: 8.5, heightM: 2.5, errorM: 6 });
     expect(csv.value.marks[1]).toMatchObject({ depthM: 8.5, heightM: 2.5, errorM: 6 });
   });

@@ -55,6 +55,9 @@ export function writeDayGeoJson(day: Day): string {
               kind: 'track',
               times: day.track.map((p) => p.at),
               depths: day.track.map((p) => p.depthM),
+              speeds: day.track.map((p) => p.speedMps),
+              temperatures: day.track.map((p) => p.temperatureC),
+              volts: day.track.map((p) => p.supplyV),
             },
           },
         ]
@@ -112,8 +115,8 @@ const USUAL_ERROR_M = 8;
 
 const kindOf = (text: unknown): DayMark['kind'] => MARK_KINDS.find((k) => k === text) ?? 'other';
 
-const numberIn = (value: unknown, most: number): number | null =>
-  typeof value === 'number' && value >= 0 && value <= most ? value : null;
+const numberIn = (value: unknown, most: number, least = 0): number | null =>
+  typeof value === 'number' && value >= least && value <= most ? value : null;
 
 function markOf(
   place: { latitudeDeg: number; longitudeDeg: number },
@@ -144,9 +147,10 @@ const pointOf = (
 ): TrackPoint => ({
   at: momentOf(more.time),
   ...place,
-  speedMps: null,
+  speedMps: numberIn(more.speedMps, 60),
   depthM: numberIn(more.depthM, 2000),
-  temperatureC: null,
+  temperatureC: numberIn(more.temperatureC, 50, -5),
+  supplyV: numberIn(more.supplyV, 60),
 });
 
 const nth = (list: unknown, k: number): unknown => (Array.isArray(list) ? (list as unknown[])[k] : undefined);
@@ -243,7 +247,15 @@ export function readGeoJson(text: string): Result<Places> {
       wpts.push({ ...rest, lat, lon, time: at ?? rest.time, type: kind, cmt: note });
     } else if (geometry?.type === 'LineString')
       pairs(geometry.coordinates).forEach(([lon, lat], k) =>
-        trkpts.push({ lat, lon, time: nth(properties.times, k), depthM: nth(properties.depths, k) }),
+        trkpts.push({
+          lat,
+          lon,
+          time: nth(properties.times, k),
+          depthM: nth(properties.depths, k),
+          speedMps: nth(properties.speeds, k),
+          temperatureC: nth(properties.temperatures, k),
+          supplyV: nth(properties.volts, k),
+        }),
       );
   }
   return gather(wpts, trkpts);

@@ -25,6 +25,7 @@ describe('the record of calls', () => {
     ];
     const record = callRecord([{ calls: calls.slice(0, 3) }, { calls: calls.slice(3) }]);
     expect(record.all).toEqual({ right: 2, of: 3 });
+    expect(callRecord([{ calls }], 'reader').all).toEqual({ right: 0, of: 1 });
     expect(record.byWhat).toEqual([
       { what: 'bait', tally: { right: 1, of: 2 } },
       { what: 'fish', tally: { right: 1, of: 1 } },

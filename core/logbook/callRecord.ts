@@ -29,9 +29,9 @@ const right = ({ proof }: Call): boolean => proof === 'caught' || proof === 'cam
 
 const tallyOf = (calls: readonly Call[]): Tally => ({ right: calls.filter(right).length, of: calls.length });
 
-/** How often the user's own calls were right, over days. Only what was proved counts, for or against. */
-export function callRecord(days: readonly Pick<Day, 'calls'>[]): CallRecord {
-  const calls = days.flatMap((d) => d.calls).filter((c) => c.by === 'user');
+/** How often calls were right, over days: the user's own, or the reader's. Only what was proved counts, for or against. */
+export function callRecord(days: readonly Pick<Day, 'calls'>[], by: Call['by'] = 'user'): CallRecord {
+  const calls = days.flatMap((d) => d.calls).filter((c) => c.by === by);
   const known = calls.filter(proved);
   const kinds = [...new Set(known.map((c) => c.what))];
   const bandOf = (c: Call): number | null =>

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { BriefSchema, HoldsSchema, PRESENTATIONS } from '@/core/advice';
+import { BriefSchema, HoldsSchema, PRESENTATIONS, SETUP_CONTROLS } from '@/core/advice';
 
 const finite = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -86,13 +86,40 @@ export const TrackPointSchema = v.object({
   speedMps: v.nullable(finite(0, 60)),
   depthM: v.nullable(finite(0, 2000)),
   temperatureC: v.nullable(finite(-5, 50)),
+  supplyV: v.optional(v.nullable(finite(0, 60)), null),
 });
 export type TrackPoint = v.InferOutput<typeof TrackPointSchema>;
+
+/** A line of the setup as it was set on the unit, in the control's own unit and as the unit shows it. */
+export const UsedLineSchema = v.object({
+  at: Moment,
+  phase: v.picklist(PRESENTATIONS),
+  picture: v.picklist(['cone', 'slice']),
+  control: v.picklist(SETUP_CONTROLS),
+  value: finite(-1e9, 1e9),
+  shown: Words(60),
+});
+export type UsedLine = v.InferOutput<typeof UsedLineSchema>;
+
+/** Bed a pass went over, and how likely it is hard, 0…1. */
+export const BedPlaceSchema = v.object({ ...Place, hard: finite(0, 1) });
+export type BedPlace = v.InferOutput<typeof BedPlaceSchema>;
+
+/** Lanes laid over a piece of water. */
+export const LaidLanesSchema = v.object({
+  ...Place,
+  headingRad: finite(-7, 7),
+  lengthM: finite(1, 5000),
+  count: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(500)),
+  spacingM: finite(0.1, 2000),
+  swathM: finite(0.1, 2000),
+});
 
 /** Most of each thing a day holds. */
 export const MOST_MARKS = 1000;
 export const MOST_TRACK = 4000;
 export const MOST_SAID = 400;
+export const MOST_BED = 2000;
 
 /** A day on the water. */
 export const DaySchema = v.object({
@@ -121,6 +148,17 @@ export const DaySchema = v.object({
     v.pipe(v.array(v.object({ at: Moment, entryId: Id, title: Words(120) })), v.maxLength(MOST_SAID)),
     [],
   ),
+  /** Recordings and pictures of a screen opened on that day, by their file on the device. */
+  files: v.optional(
+    v.pipe(v.array(v.object({ at: Moment, fileId: Id, title: Words(120) })), v.maxLength(MOST_SAID)),
+    [],
+  ),
+  /** Lines ticked off as they were set on the unit. */
+  used: v.optional(v.pipe(v.array(UsedLineSchema), v.maxLength(MOST_SAID)), []),
+  /** Lanes that are gone over; null where none are laid. */
+  lanes: v.optional(v.nullable(LaidLanesSchema), null),
+  /** Bed of the passes saved. */
+  bed: v.optional(v.pipe(v.array(BedPlaceSchema), v.maxLength(MOST_BED)), []),
   /** What the coach said, in its words. */
   coached: v.optional(
     v.pipe(v.array(v.object({ at: Moment, words: Words(200) })), v.maxLength(MOST_SAID)),
@@ -128,6 +166,16 @@ export const DaySchema = v.object({
   ),
 });
 export type Day = v.InferOutput<typeof DaySchema>;
+
+/** A day on which nothing is but what is told. @throws ValiError for what is no day */
+export const newDay = (told: v.InferInput<typeof DaySchema>): Day => v.parse(DaySchema, told);
+
+/** The lines last set in each phase, each once; later ones take the place of earlier. */
+export function lastUsed(used: readonly UsedLine[]): UsedLine[] {
+  const byLine = new Map<string, UsedLine>();
+  for (const line of used) byLine.set(`${line.phase} ${line.picture} ${line.control}`, line);
+  return [...byLine.values()];
+}
 
 /** Every second point of the older half: a long day keeps its shape, its last hour whole. */
 export function thinned(track: readonly TrackPoint[]): TrackPoint[] {

@@ -1,4 +1,4 @@
-import { MOST_MARKS, MOST_SAID, MOST_TRACK, thinned, type Day } from './day';
+import { MOST_BED, MOST_MARKS, MOST_SAID, MOST_TRACK, thinned, type Day } from './day';
 import { secondsOf } from './fishedHours';
 
 interface Dated {
@@ -19,6 +19,10 @@ export function joinedDays(a: Day, b: Day): Day | null {
     phases: inOrder([...first.phases, ...second.phases]),
     lost: inOrder([...first.lost, ...second.lost]).slice(-200),
     passes: inOrder([...first.passes, ...second.passes]).slice(-MOST_SAID),
+    files: inOrder([...first.files, ...second.files]).slice(-MOST_SAID),
+    used: inOrder([...first.used, ...second.used]).slice(-MOST_SAID),
+    lanes: second.lanes ?? first.lanes,
+    bed: [...first.bed, ...second.bed].slice(-MOST_BED),
     coached: inOrder([...first.coached, ...second.coached]).slice(-MOST_SAID),
     track: thinned(inOrder([...first.track, ...second.track])).slice(-MOST_TRACK),
     note: [first.note, second.note].filter(Boolean).join('\n').slice(0, 4000),
@@ -29,7 +33,7 @@ export function joinedDays(a: Day, b: Day): Day | null {
   return full || joined.phases.length > 400 ? null : joined;
 }
 
-/** A day as two, from a moment on. What was of one school or phase before goes on after. */
+/** A day as two, from a moment on. What was of one school or phase before goes on after; the bed has no time and stays with the first. */
 export function splitDay(day: Day, at: string, secondId: string): [Day, Day] {
   const before = <T extends Dated>(list: readonly T[]): T[] => list.filter((x) => x.at < at);
   const after = <T extends Dated>(list: readonly T[]): T[] => list.filter((x) => x.at >= at);
@@ -43,6 +47,8 @@ export function splitDay(day: Day, at: string, secondId: string): [Day, Day] {
     lost: take(day.lost),
     passes: take(day.passes),
     coached: take(day.coached),
+    files: take(day.files),
+    used: take(day.used),
     track: take(day.track),
   });
   const second = part(after);
@@ -55,6 +61,7 @@ export function splitDay(day: Day, at: string, secondId: string): [Day, Day] {
       startedAt: at,
       phases: going ? [{ ...going, at }, ...second.phases] : second.phases,
       note: '',
+      bed: [],
     },
   ];
 }

@@ -2,7 +2,7 @@ import { FIRST_BRIEF } from '@/core/advice';
 import { placeFrom, seededRandom } from '@/core/maths';
 import { roundS, simulatedBoat } from '@/core/bench/simulatedBoat';
 import { VESSMERE_CRIB, VESSMERE_ORIGIN, vessmereDepth } from '@/core/scene/library/vessmereLake';
-import type { Bite, Call, Day, DayMark, TrackPoint } from './day';
+import { newDay, type Bite, type Call, type Day, type DayMark, type TrackPoint, type UsedLine } from './day';
 
 /** The day's date, and the second of it the round begins at. */
 const DATE = '2026-09-02';
@@ -25,8 +25,8 @@ export function demoDay(): Day {
   const random = seededRandom(2).fork('demo day');
   const track: TrackPoint[] = [];
   for (let s = 0; s < roundS(); s += EVERY_S) {
-    const { place, speedMps, depthM, temperatureC } = simulatedBoat(s);
-    track.push({ at: momentOf(s), ...place, speedMps, depthM, temperatureC });
+    const { place, speedMps, depthM, temperatureC, supplyV } = simulatedBoat(s);
+    track.push({ at: momentOf(s), ...place, speedMps, depthM, temperatureC, supplyV });
   }
   const mark = (
     id: string,
@@ -90,7 +90,14 @@ export function demoDay(): Day {
     depthM: vessmereDepth(x, y),
     beam: '200 kHz narrow',
   });
-  return {
+  const used = (
+    second: number,
+    phase: UsedLine['phase'],
+    control: UsedLine['control'],
+    value: number,
+    shown: string,
+  ): UsedLine => ({ at: momentOf(second), phase, picture: 'cone', control, value, shown });
+  return newDay({
     id: 'demo-day',
     name: 'Vessmere, morning',
     startedAt: momentOf(0),
@@ -118,10 +125,18 @@ export function demoDay(): Day {
     ],
     track,
     note: 'West wind, light. Sun on the water from seven.',
-    lost: [],
-    passes: [],
-    coached: [],
+    used: [
+      used(100, 'search', 'range', 16, '0–16\u00a0m'),
+      used(105, 'search', 'chartSpeed', 7.5, '7.5\u00a0a second'),
+      used(965, 'vertical', 'gain', -4, 'to first specks'),
+      used(970, 'vertical', 'chartSpeed', 9, '9\u00a0a second'),
+    ],
+    // Shell bar and the mud before it, as two passes over them would read.
+    bed: Array.from({ length: 40 }, (_, k) => ({
+      ...placeFrom(VESSMERE_ORIGIN, 30 + 2 * k, 50 + 6 * Math.sin(k / 6)),
+      hard: k > 16 && k < 27 ? 0.95 : 0.1,
+    })),
     waterName: 'Vessmere',
     plan: { brief: FIRST_BRIEF, holds: {} },
-  };
+  });
 }

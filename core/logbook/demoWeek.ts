@@ -9,7 +9,7 @@ import {
 import { placeFrom, seededRandom, type Position } from '@/core/maths';
 import { WATERS, type WaterName } from '@/core/scene/library/waters';
 import { VESSMERE_CRIB } from '@/core/scene/library/vessmereLake';
-import type { Bite, Call, Day, DayMark, TrackPoint } from './day';
+import { newDay, type Bite, type Call, type Day, type DayMark, type TrackPoint } from './day';
 import { demoDay, momentOn } from './demoDay';
 
 /** A day as it is told: where, when, for what, how it was set, and what came of it. */
@@ -173,6 +173,7 @@ function dayTold(told: Told, k: number): Day {
       speedMps: Math.max(0, USUAL_SPEED_MPS[phase] + 0.1 * random.normal()),
       depthM: brief.toM - 1 + 0.4 * random.normal(),
       temperatureC: told.temperatureC + 0.4 * Math.sin(s / 5000) + 0.05 * random.normal(),
+      supplyV: 12.7 - (0.5 * s) / (hours * 3600),
     });
     if (s % QUARTER_S !== QUARTER_S / 2 - ((QUARTER_S / 2) % EVERY_S)) continue;
     const at = momentOn(date, second);
@@ -238,7 +239,7 @@ function dayTold(told: Told, k: number): Day {
           : 'flat',
   }));
   const holds: Holds = { 'unit-1': { cone: { gain: told.gainDb }, slice: {} } };
-  return {
+  return newDay({
     id: `demo-week-${k + 1}`,
     name: `${told.water}, ${Number(date.slice(8))} ${date.slice(5, 7) === '08' ? 'August' : 'September'}`,
     startedAt: momentOn(date, startS),
@@ -249,8 +250,6 @@ function dayTold(told: Told, k: number): Day {
     phases: [{ at: momentOn(date, startS), phase }],
     track,
     note: told.note,
-    passes: [],
-    coached: [],
     // A shot of 3.5 g, watched going down on two mornings.
     lost:
       k === 0 || k === 5
@@ -266,7 +265,7 @@ function dayTold(told: Told, k: number): Day {
         : [],
     waterName: told.water,
     plan: { brief, holds },
-  };
+  });
 }
 
 /** A guide's week on the invented waters, seven days of it, with right calls and wrong ones. The same each time. */

@@ -12,7 +12,7 @@ export {
   type KeptMark,
   type LogComparison,
 } from './entry';
-export { keptMark } from './keep';
+export { bedPlaces, keptMark } from './keep';
 export {
   CALLED,
   calledBy,

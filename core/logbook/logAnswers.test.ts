@@ -1,7 +1,7 @@
 import { FIRST_BRIEF, type Holds } from '@/core/advice';
 import { placeFrom, seededRandom } from '@/core/maths';
 import { biteRates, SORTED_BY, type SortedBy } from './biteRates';
-import type { Bite, Day } from './day';
+import { newDay, type Bite, type Day, type UsedLine } from './day';
 import { demoWeek } from './demoWeek';
 import { briefWithChanges, eveningCard, watersOf } from './eveningCard';
 import { fishedDay, secondsOf, type FishedDay } from './fishedHours';
@@ -19,7 +19,7 @@ function madeDay(seed: number): Day {
   const gain = [-9, -4, null][seed % 3]!;
   const holds: Holds = gain === null ? {} : { 'unit-1': { cone: { gain }, slice: {} } };
   const lengthS = 1800 + 600 * random.integer(12);
-  return {
+  return newDay({
     id: `d${seed}`,
     name: `Day ${seed}`,
     startedAt: at(0),
@@ -46,7 +46,6 @@ function madeDay(seed: number): Day {
       species: '',
       lengthM: null,
     })),
-    calls: [],
     phases: [
       { at: at(0), phase: 'search' },
       { at: at(lengthS / 2), phase: 'vertical' },
@@ -58,13 +57,9 @@ function madeDay(seed: number): Day {
       depthM: 12,
       temperatureC: 15 + (seed % 4) + 0.01 * k,
     })),
-    note: '',
-    lost: [],
-    passes: [],
-    coached: [],
     waterName: seed % 2 === 0 ? 'Vessmere' : 'Corrie Sound',
     plan: { brief: { ...FIRST_BRIEF, toM: 14 + (seed % 5) }, holds },
-  };
+  });
 }
 
 const OFFSET_MIN = 120;
@@ -175,6 +170,42 @@ describe('what the days say, over twenty made ones', () => {
     const [down] = setupRates(DAYS, { phase: 'vertical' }, 'unit-1');
     expect(down!.hours).toBeLessThan(all!.hours);
     expect(setupRates(DAYS, {}, 'another unit')).toEqual([]);
+  });
+
+  it('a line set on the unit counts over its phase alone, and in place of what was held', () => {
+    const used = (
+      value: number,
+      control: UsedLine['control'] = 'gain',
+      phase: UsedLine['phase'] = 'search',
+    ) => ({
+      at: MADE[0]!.startedAt,
+      phase,
+      picture: 'cone' as const,
+      control,
+      value,
+      shown: `${value}`,
+    });
+    // On every day gain is set to 2 for the search, on even ones range and beam too.
+    const days = MADE.map((day, k) =>
+      fishedDay(
+        { ...day, used: [used(7), used(2), ...(k % 2 === 0 ? [used(16, 'range'), used(2e5, 'beam')] : [])] },
+        OFFSET_MIN,
+      ),
+    );
+    const rows = setupRates(days, {}, 'unit-1');
+    // Range was never another, and a beam is no number to hold.
+    expect(rows.map((r) => [r.control, r.value])).toEqual([]);
+    const mixed = setupRates([...days.slice(0, 10), ...DAYS.slice(10)], {}, 'unit-1');
+    const two = mixed.find((r) => r.value === 2)!;
+    const searched = days.slice(0, 10).flatMap((d) => d.fished.filter((f) => f.phase === 'search'));
+    expect(two.hours).toBeCloseTo(
+      searched.reduce((sum, f) => sum + f.hours, 0),
+      9,
+    );
+    expect(two.days).toBe(10);
+    expect(mixed.map((r) => r.value).sort((a, b) => a - b)).toEqual([-9, -4, 2]);
+    const vertical = setupRates([...days.slice(0, 10), ...DAYS.slice(10)], { phase: 'vertical' }, 'unit-1');
+    expect(vertical.map((r) => r.value).sort((a, b) => a - b)).toEqual([-9, -4]);
   });
 });
 

@@ -1,5 +1,6 @@
-import { heldOn, type Presentation } from '@/core/advice';
+import { heldOn, isPinnable, type Presentation } from '@/core/advice';
 import { isTake, rateOf, type Rate } from './biteRates';
+import { lastUsed } from './day';
 import type { FishedDay } from './fishedHours';
 
 /** Which days count; what is left out counts all. */
@@ -11,7 +12,7 @@ export interface DayFilter {
   phase?: Presentation | undefined;
 }
 
-/** A line held at a value, and what came of it against all other values of it. */
+/** A line held or set at a value, and what came of it against all other values of it. */
 export interface SetupRate {
   control: string;
   value: number;
@@ -32,16 +33,23 @@ export const daysOf = (days: readonly FishedDay[], { waterName, months, clarity 
       (clarity === undefined || day.plan?.brief.clarity === clarity),
   );
 
-/** Held lines that were fished with, those with most time first. @param unitId the unit whose lines count */
+/**
+ * Lines that were fished with, those with most time first: held ones over the whole day, those ticked off as set over the phase they
+ * were set in. What was never set to another value says nothing, unless it was held. @param unitId the unit whose held lines count
+ */
 export function setupRates(days: readonly FishedDay[], filter: DayFilter, unitId: string): SetupRate[] {
   const rows = new Map<
     string,
     { control: string; value: number; days: number; hours: number; takes: number }
   >();
   const planned = daysOf(days, filter).filter(({ day }) => day.plan !== null);
-  const amount = ({ fished, answered }: FishedDay): { hours: number; takes: number } => {
+  const held = new Set<string>();
+  const amount = (
+    { fished, answered }: FishedDay,
+    phase = filter.phase,
+  ): { hours: number; takes: number } => {
     const of = <T extends { phase: Presentation | null }>(list: readonly T[]): T[] =>
-      filter.phase === undefined ? [...list] : list.filter((x) => x.phase === filter.phase);
+      phase === undefined ? [...list] : list.filter((x) => x.phase === phase);
     return {
       hours: of(fished).reduce((sum, f) => sum + f.hours, 0),
       takes: of(answered).filter(isTake).length,
@@ -52,14 +60,29 @@ export function setupRates(days: readonly FishedDay[], filter: DayFilter, unitId
     const { hours, takes } = amount(one);
     total.hours += hours;
     total.takes += takes;
-    for (const [control, value] of Object.entries(heldOn(one.day.plan!.holds, unitId).cone)) {
-      if (typeof value !== 'number') continue;
+    const counted = new Set<string>();
+    const count = (control: string, value: number, fished: { hours: number; takes: number }): void => {
       const key = `${control} ${value}`;
       const row = rows.get(key) ?? { control, value, days: 0, hours: 0, takes: 0 };
-      rows.set(key, { ...row, days: row.days + 1, hours: row.hours + hours, takes: row.takes + takes });
+      const days = row.days + (counted.has(key) ? 0 : 1);
+      counted.add(key);
+      rows.set(key, { ...row, days, hours: row.hours + fished.hours, takes: row.takes + fished.takes });
+    };
+    // What was set in a phase counts there, whatever was held in the plan.
+    const used = lastUsed(one.day.used).filter((u) => u.picture === 'cone' && isPinnable(u.control));
+    for (const u of used)
+      if (filter.phase === undefined || u.phase === filter.phase)
+        count(u.control, u.value, amount(one, u.phase));
+    for (const [control, value] of Object.entries(heldOn(one.day.plan!.holds, unitId).cone)) {
+      if (typeof value !== 'number' || used.some((u) => u.control === control)) continue;
+      held.add(control);
+      count(control, value, { hours, takes });
     }
   }
+  const values = (control: string): number =>
+    [...rows.values()].filter((row) => row.control === control).length;
   return [...rows.values()]
+    .filter((row) => held.has(row.control) || values(row.control) > 1)
     .map((row): SetupRate => {
       const others = { hours: total.hours - row.hours, takes: total.takes - row.takes };
       return {

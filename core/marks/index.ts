@@ -9,6 +9,7 @@ export {
   type MarkGeometry,
   type PlacedMark,
 } from './markPlace';
+export { lanesLeft, lengthLeft, type LaidLanes, type LaneLeft, type TrackedPlace } from './laneCover';
 export { learnedRunOn, offSpot, USUAL_RUN_ON_S, wayBack, type WayBack } from './goBack';
 export { reverseOnto, type Reversing } from './reverseOnto';
 export { GIVE_UP_M, giveUpAt, schoolDrift, type SchoolDrift, type SchoolMark } from './schoolDrift';

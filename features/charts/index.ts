@@ -2,3 +2,4 @@
 export { BiteChart } from './BiteChart';
 export { MarginChart } from './MarginChart';
 export { ProgressChart } from './ProgressChart';
+export { TraceChart } from './TraceChart';

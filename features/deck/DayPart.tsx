@@ -20,9 +20,9 @@ import { usePlan } from '../plan/usePlan';
 import { CALL_WORDS, PROOF_WORDS } from '../words/deck';
 import { boatOf } from './useBoatNow';
 
-/** Calls that came out, right and wrong; what is only supported counts for neither. */
+/** The user's calls that came out, right and wrong; what is only supported counts for neither. */
 function outcome(calls: readonly Call[]): { right: number; of: number } {
-  const proved = calls.filter((c) => c.proof !== null && c.proof !== 'supported');
+  const proved = calls.filter((c) => c.by === 'user' && c.proof !== null && c.proof !== 'supported');
   return { right: proved.filter((c) => c.proof !== 'refuted').length, of: proved.length };
 }
 
@@ -32,6 +32,7 @@ function CallRow({ call, dayId }: { call: Call; dayId: string }) {
   return (
     <View role="listitem" style={[styles.call, { borderTopColor: tones.rule }]} testID="call">
       <Text bold style={styles.words}>
+        {call.by === 'reader' ? 'The reader: ' : ''}
         {CALL_WORDS[call.what]}, {Math.round(100 * call.sure)} % sure
         {call.proof ? `: ${PROOF_WORDS[call.proof].told}` : ''}
       </Text>

@@ -3,17 +3,31 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { offsetFrom, type Position } from '@/core/maths';
 import type { Day, TrackPoint } from '@/core/logbook/day';
+import { lanesLeft, type LaneLeft } from '@/core/marks';
 import { depthContours } from '@/core/marks/depthContours';
 import { formatNumber, M_PER_FOOT } from '@/core/units';
 import { BigButton, EmptyState, FONT, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { MARK_WORDS } from '../words/deck';
 import { deckView } from './deckView';
+import { LaneLines } from './LaneLines';
+import { LanesPart } from './LanesPart';
 import { PlacesFiles } from './PlacesFiles';
 import type { BoatNow } from './useBoatNow';
 
 /** What the track is coloured by. */
-type ColouredBy = 'depth' | 'temperature';
+type ColouredBy = 'depth' | 'temperature' | 'hardness';
+const NEXT: Record<ColouredBy, ColouredBy> = {
+  depth: 'temperature',
+  temperature: 'hardness',
+  hardness: 'depth',
+};
+const BY_WORDS: Record<ColouredBy, string> = {
+  depth: 'By depth',
+  temperature: 'By temperature',
+  hardness: 'By hardness',
+};
+const NO_LANES: readonly LaneLeft[] = [];
 const SPANS_M = [40, 80, 160, 320, 640, 1280];
 const FIRST_SPAN = 2;
 const TRACK_STEPS = 6;
@@ -27,7 +41,13 @@ const everyOf = (spanM: number, feet: boolean): number =>
   feet ? (spanM > 300 ? 10 : 5) * M_PER_FOOT : spanM > 300 ? 4 : 2;
 
 const valueOf = (point: TrackPoint, by: ColouredBy): number | null =>
-  by === 'depth' ? point.depthM : point.temperatureC;
+  by === 'depth' ? point.depthM : by === 'temperature' ? point.temperatureC : null;
+
+/** What the dots of the bed say. */
+const hardnessWords = (day: Day | null): string =>
+  day && day.bed.length > 0
+    ? ' Bed of the passes you saved: dark is hard, pale is soft.'
+    : ' Save a pass in Read, and the bed it went over is drawn here.';
 
 /** Middle of the water a track lies in. */
 function middleOf(track: readonly TrackPoint[]): Position | null {
@@ -64,6 +84,17 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
           )
         : [],
     [track, origin, everyM],
+  );
+  const lanes = day?.lanes ?? null;
+  const left = useMemo(
+    () =>
+      lanes
+        ? lanesLeft(
+            lanes,
+            track.map((p) => ({ ...p, timeS: Date.parse(p.at) / 1000 })),
+          )
+        : NO_LANES,
+    [lanes, track],
   );
   if (!centre || !origin)
     return (
@@ -170,6 +201,23 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
             {tail !== '' && (
               <Path d={tail} stroke={tones.water} strokeWidth={1.1} fill="none" opacity={0.6} />
             )}
+            {by === 'hardness' &&
+              day?.bed.map((place, k) => {
+                const [x, y] = at(place);
+                return (
+                  <Circle
+                    key={k}
+                    cx={x}
+                    cy={y}
+                    r={1.5}
+                    fill={tones.ink}
+                    fillOpacity={0.1 + 0.9 * place.hard}
+                    stroke={tones.ink}
+                    strokeWidth={0.3}
+                  />
+                );
+              })}
+            {lanes && <LaneLines lanes={lanes} left={left} at={at} />}
             {marks.map((mark) => {
               const [x, y] = at(mark);
               return (
@@ -223,6 +271,7 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
       <Text style={styles.words}>
         {show('depth', spanM, 0)} across, rings {show('depth', ringM, 0)}.
         {lines.size > 0 ? ` Contours every ${show('depth', everyM, 0)}.` : ''}
+        {by === 'hardness' ? hardnessWords(day) : ''}
         {known.length > 1 && high > low
           ? ` Track: faint ${by === 'depth' ? show('depth', low) : show('temperature', low, 1)}, strong ${
               by === 'depth' ? show('depth', high) : show('temperature', high, 1)
@@ -241,12 +290,14 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
           onPress={() => setSpanAt(Math.min(SPANS_M.length - 1, spanAt + 1))}
           disabled={spanAt === SPANS_M.length - 1}
         />
-        <BigButton label={northUp ? 'Bow up' : 'North up'} onPress={() => setNorthUp(!northUp)} />
         <BigButton
-          label={by === 'depth' ? 'By temperature' : 'By depth'}
-          onPress={() => setBy(by === 'depth' ? 'temperature' : 'depth')}
+          label={northUp ? (boat.compass ? 'Bow up' : 'Course up') : 'North up'}
+          onPress={() => setNorthUp(!northUp)}
+          testID="map-up"
         />
+        <BigButton label={BY_WORDS[NEXT[by]]} onPress={() => setBy(NEXT[by])} testID="map-by" />
       </View>
+      <LanesPart boat={boat} day={day} left={left} middle={centre} />
       <Text style={styles.words}>Not for navigation.</Text>
       <PlacesFiles day={day} />
     </View>

@@ -5,6 +5,7 @@ import {
   clearTicks,
   deckStore,
   noteDayPhase,
+  noteUsedLine,
   openDeckPhase,
   openPhase,
   planStore,
@@ -142,7 +143,16 @@ export function SetupNow() {
             key={line.key}
             line={line}
             on={ticks.includes(line.key)}
-            onPress={() => whenSteered(speedMps, () => tickLine(line.key))}
+            onPress={() =>
+              whenSteered(speedMps, () => {
+                tickLine(line.key);
+                const { picture, control, si } = line.of;
+                noteUsedLine(
+                  { phase: name, picture, control, value: si, shown: line.value.slice(0, 60) },
+                  !ticks.includes(line.key),
+                );
+              })
+            }
           />
         ))}
         {pages.length === 0 && (

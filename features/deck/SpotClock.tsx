@@ -10,6 +10,7 @@ import { beep } from '@/ui/beep';
 import { clock, useUnits } from '../units';
 import { patternWords } from '../words/coach';
 import { ANSWER_WORDS, SIDE_WORDS } from '../words/deck';
+import { CatchCard } from './CatchCard';
 import { deckView } from './deckView';
 
 /** A spot gets so long from its last bite, s. */
@@ -48,8 +49,10 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
       ),
     [bites, day, fromM, toM],
   );
-  const keep = (answer: Bite['answer']): void =>
-    keepBite(
+  const [caughtId, setCaughtId] = useState<string | null>(null);
+  const caught = (day?.bites ?? []).find((b) => b.id === caughtId);
+  const keep = (answer: Bite['answer']): void => {
+    const id = keepBite(
       {
         atS: nowS,
         answer,
@@ -62,6 +65,8 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
       feedStore.getState().source === 'simulated',
       `${ANSWER_WORDS[answer]} noted.`,
     );
+    setCaughtId(answer === 'catch' ? id : null);
+  };
   const depths = [1, 2, 3, 4, 5, 6].map((k) => Math.round(fromM + ((toM - fromM) * (k - 0.5)) / 6));
   return (
     <View style={styles.part}>
@@ -101,6 +106,9 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
           </View>
         ))}
       </View>
+      {caught && day && (
+        <CatchCard key={caught.id} day={day} bite={caught} onDone={() => setCaughtId(null)} />
+      )}
       <Text style={styles.words}>Of the next one:</Text>
       <Chips
         large

@@ -1,4 +1,5 @@
 import type { Control, Setup } from '@/core/advice';
+import type { UsedLine } from '@/core/logbook/day';
 import type { Units } from '../units';
 import { controlName } from '../words/controls';
 import { lineValue, type OwnUnit } from '../words/setupValues';
@@ -33,6 +34,8 @@ export interface DeckLine {
   key: string;
   name: string;
   value: string;
+  /** Which line of which picture it is, and its value in the control's own unit. */
+  of: Pick<UsedLine, 'picture' | 'control'> & { si: number };
 }
 
 interface Worked {
@@ -59,7 +62,12 @@ export function deckPages(
       const other = last?.lines.find((l) => l.control === control);
       if (last && other && lineValue(other, units, last.prediction.face, own) === value) return [];
       const name = `${card === 'slice' ? 'Slice: ' : ''}${controlName(control, own)}`;
-      return { key: `${phase}|${name}|${value}`, name, value };
+      return {
+        key: `${phase}|${name}|${value}`,
+        name,
+        value,
+        of: { picture: card, control, si: line.value },
+      };
     });
   const all = [
     ...linesOf(now.setup, before?.setup ?? null, 'cone'),

@@ -3,15 +3,16 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { longestPause } from '@/core/logbook/dayChanges';
-import type { Day } from '@/core/logbook/day';
+import { lastUsed, type Day } from '@/core/logbook/day';
 import { dayStore, deleteDay, notify } from '@/stores';
 import { dayFileOf, divideDay, joinDays } from '@/stores/dayChanges';
 import { Button, EmptyState, saveFile, Text } from '@/ui';
 import { Paper } from '../paper';
 import { useUnits } from '../units';
 import { briefWords } from '../words/brief';
-import { biteWords, callWords, dateWords, dayLine, timeWords } from '../words/day';
+import { biteWords, callWords, dateWords, dayLine, timeWords, usedWords } from '../words/day';
 import { MARK_WORDS } from '../words/deck';
+import { DayTraces } from './DayTraces';
 import { DayWords } from './DayWords';
 import { TrackSketch } from './TrackSketch';
 
@@ -109,9 +110,20 @@ export function DayScreen() {
       )}
       {day.note !== '' && <Text>{day.note}</Text>}
       <View style={styles.columns}>
-        <TrackSketch day={day} />
+        <View style={styles.part}>
+          <TrackSketch day={day} />
+          <DayTraces day={day} />
+        </View>
         <View style={styles.lists}>
           <Listed title="What fish did" lines={day.bites.map((b) => [b.id, biteWords(b, units)])} />
+          <Listed
+            title="Set on the unit"
+            lines={lastUsed(day.used).map((u) => [`${u.phase} ${u.picture} ${u.control}`, usedWords(u)])}
+          />
+          <Listed
+            title="Pictures and recordings"
+            lines={day.files.map((f) => [f.fileId, `${timeWords(f.at)} ${f.title}`])}
+          />
           <Listed
             title="Passes saved"
             lines={day.passes.map((p) => [p.entryId, `${timeWords(p.at)} ${p.title}`])}

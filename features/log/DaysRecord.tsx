@@ -12,6 +12,7 @@ import {
   callDepthLine,
   callRecordWords,
   kindLine,
+  readerCallWords,
   lureLine,
   sureLine,
 } from '../words/daysRecord';
@@ -44,22 +45,25 @@ export function DaysRecord() {
   const [open, setOpen] = useState(false);
   const units = useUnits();
   const router = useRouter();
-  const { calls, lures, simulated } = useMemo(() => {
+  const { calls, readers, lures, simulated } = useMemo(() => {
     const own = days.filter((d) => !d.simulated);
     // Made days stand in only while there are no others.
     const taken = own.length > 0 ? own : days;
     return {
       calls: callRecord(taken),
+      readers: callRecord(taken, 'reader'),
       lures: lureRecord(taken),
       simulated: own.length === 0 && days.length > 0,
     };
   }, [days]);
   const words = callRecordWords(calls);
-  if (words.length === 0 && lures.length === 0) return null;
+  const readerWords = readerCallWords(readers);
+  if (words.length === 0 && lures.length === 0 && readerWords === null) return null;
   return (
     <View style={styles.part} testID="days-record">
       <Text kind="heading">Your calls{simulated ? ', on simulated days' : ''}</Text>
       {words.length > 0 && <Text>{words.join(' ')}</Text>}
+      {readerWords && <Text testID="reader-calls">{readerWords}</Text>}
       <View style={styles.row}>
         <Button
           tone="quiet"

@@ -155,7 +155,7 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
         </Part>
       )}
       {(setups.length > 0 || clarity !== '' || month !== '' || phase !== '') && (
-        <Part title="Settings you held">
+        <Part title="Settings you used">
           {phases.length > 1 && (
             <Chips
               label="Phase"
@@ -189,13 +189,13 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
               onChange={setMonth}
             />
           )}
-          {setups.length === 0 && <Text>No line was held on such days.</Text>}
+          {setups.length === 0 && <Text>No line was held or set on such days.</Text>}
           <Rows
-            label="Settings you held, against other values"
+            label="Settings you used, against other values"
             rows={setups.map((s) => [`${s.control} ${s.value}`, ...setupLine(s, units, own)])}
           />
           <Text faint kind="small">
-            A line held on good days is not yet why they were good. Hold another on the same water and see.
+            A value used on good days is not yet why they were good. Use another on the same water and see.
           </Text>
         </Part>
       )}

@@ -9,6 +9,7 @@ import type { TogetherMark } from '@/workers';
 import { clock, useUnits } from '../units';
 import { correctionWords } from '../words/called';
 import { besideWords } from '../words/together';
+import { callInDay } from './callInDay';
 import { crossingSeen } from './crossing';
 import { CrossingSketch } from './CrossingSketch';
 import { hasPlaces, keepAsMark } from './keepAsMark';
@@ -165,6 +166,13 @@ function Evidence({ finding, reading, said, onSay, onTakeBack, onCorrect }: Prop
             testID="keep-as-mark"
           />
         )}
+        <Button
+          tone="quiet"
+          label="Call it"
+          spoken="Keep this as a call of the reader, to be proved on Deck"
+          onPress={() => callInDay(finding, reading)}
+          testID="call-in-day"
+        />
         <Button tone="quiet" label="Look closer" onPress={() => closer(1, finding)} />
         {!numbers && <Button tone="quiet" label="Numbers" onPress={() => setNumbers(true)} />}
       </View>

@@ -60,7 +60,10 @@ export function KeepSheet({ open, reading, onClose }: Props) {
     setBusy(false);
     notify(keptWords(kept));
     if (!kept.ok) return;
-    noteDayPass(id, (call.trim() || title).slice(0, 120));
+    noteDayPass(id, (call.trim() || title).slice(0, 120), {
+      places: placeless ? [] : reading.bed,
+      simulated: pass.source.kind !== 'recording',
+    });
     setCall('');
     setNote('');
     onClose();

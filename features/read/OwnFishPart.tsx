@@ -11,6 +11,7 @@ import { keepOwnFish, ownFishStore, passStore, viewOf, viewStore, type PassReadi
 import { Button, Chips, NumberField, Sheet, Text } from '@/ui';
 import { useUnits } from '../units';
 import { BESIDE_WORDS, ownKindWords, stepWords } from '../words/ownFish';
+import { noteCaught } from './callInDay';
 
 /** A mark against the marks of one's own caught fish; and its being one of them. */
 export function OwnFishPart({ finding, reading }: { finding: FishFinding; reading: PassReading }) {
@@ -52,16 +53,19 @@ export function OwnFishPart({ finding, reading }: { finding: FishFinding; readin
           onClose={() => setAsking(false)}
           onKeep={(kind, lengthM) =>
             problemOf(
-              keepOwnFish({
-                kind,
-                lengthM,
-                frequencyHz,
-                relative,
-                levelDb: levelsOf(picture.scale, steps),
-                gainDb,
-                thicknessM: finding.heightM,
-                depthM: finding.rangeM,
-              }),
+              keepOwnFish(
+                {
+                  kind,
+                  lengthM,
+                  frequencyHz,
+                  relative,
+                  levelDb: levelsOf(picture.scale, steps),
+                  gainDb,
+                  thicknessM: finding.heightM,
+                  depthM: finding.rangeM,
+                },
+                () => noteCaught(finding, reading, { species: kind, lengthM }),
+              ),
             )
           }
         />

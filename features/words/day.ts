@@ -1,6 +1,8 @@
-import type { Bite, Call, Day } from '@/core/logbook/day';
+import type { Bite, Call, Day, UsedLine } from '@/core/logbook/day';
 import { isTake } from '@/core/logbook/biteRates';
 import type { Units } from '../units';
+import { PHASE_WORDS } from './brief';
+import { controlName } from './controls';
 import { ANSWER_WORDS, CALL_WORDS, PROOF_WORDS, SIDE_WORDS } from './deck';
 
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
@@ -29,14 +31,23 @@ export const dayLine = (day: Day): string =>
   ].join(' · ');
 
 /** A bite: when, what, where and on what. */
-export const biteWords = ({ at, answer, side, depthM, lure }: Bite, { show }: Units): string =>
+export const biteWords = (
+  { at, answer, side, depthM, lure, species, lengthM }: Bite,
+  { show }: Units,
+): string =>
   [
     `${timeWords(at)} ${ANSWER_WORDS[answer].toLowerCase()}`,
+    ...(species === '' ? [] : [species.toLowerCase()]),
+    ...(lengthM === null ? [] : [show('small', lengthM, 0)]),
     ...(depthM === null ? [] : [show('depth', depthM)]),
     ...(side === null ? [] : [SIDE_WORDS[side].toLowerCase()]),
     ...(lure === '' ? [] : [lure]),
   ].join(', ');
 
+/** A line set on the unit: when, in which phase, what and to what. */
+export const usedWords = ({ at, phase, picture, control, shown }: UsedLine): string =>
+  `${timeWords(at)} ${PHASE_WORDS[phase].toLowerCase()}, ${picture === 'slice' ? 'slice, ' : ''}${controlName(control, null).toLowerCase()}: ${shown}`;
+
 /** A call, how sure, and how it came out. */
-export const callWords = ({ at, what, sure, proof }: Call): string =>
-  `${timeWords(at)} ${CALL_WORDS[what].toLowerCase()}, ${Math.round(100 * sure)} % sure: ${proof === null ? 'not proved' : PROOF_WORDS[proof].told}`;
+export const callWords = ({ at, what, sure, by, proof }: Call): string =>
+  `${timeWords(at)} ${by === 'reader' ? 'the reader: ' : ''}${CALL_WORDS[what].toLowerCase()}, ${Math.round(100 * sure)} % sure: ${proof === null ? 'not proved' : PROOF_WORDS[proof].told}`;

@@ -23,6 +23,14 @@ export function callRecordWords({ all, supported, open, brier }: CallRecord): st
   ];
 }
 
+/** How often the reader's calls were right on the water; null where it made none. */
+export const readerCallWords = ({ all, open }: CallRecord): string | null =>
+  all.of > 0
+    ? `The reader’s calls: right ${tallyWords(all)}.`
+    : open > 0
+      ? `The reader’s calls not proved yet: ${open}.`
+      : null;
+
 /** One line a kind of call: how often "bait" was bait. */
 export const kindLine = ({ what, tally }: CallRecord['byWhat'][number]): string =>
   `${CALL_WORDS[what]}: ${tallyWords(tally)}`;

@@ -56,3 +56,6 @@ export const PROOF_WORDS: Record<NonNullable<Call['proof']>, { label: string; to
   refuted: { label: 'Not so', told: 'it was not so' },
   supported: { label: 'Other picture', told: 'borne out by the other picture, not proved' },
 };
+
+/** A time to come, in whole minutes. */
+export const minutesWords = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))}\u00a0min`;

@@ -64,7 +64,7 @@ export const spotLine = ({ takes, hours, rate, days }: SpotRate): string =>
 /** A held line, and what came of it against other values. */
 export function setupLine(row: SetupRate, units: Units, own: OwnUnit): [name: string, words: string] {
   const control = row.control as ControlName;
-  const name = `${controlName(control, own)} held at ${controlValue(control, row.value, units)}`;
+  const name = `${controlName(control, own)} at ${controlValue(control, row.value, units)}`;
   const mine = row.rate ? rateWords(row.rate) : `${row.takes} in ${decimal(row.hours, 1)} h`;
   const others = row.others.rate ? ` At other values ${decimal(row.others.rate.perHour, 1)} an hour.` : '';
   return [name, `${row.days} ${row.days === 1 ? 'day' : 'days'}, ${mine}.${others}`];

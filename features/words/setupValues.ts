@@ -43,6 +43,7 @@ const GAIN_WORDS: Partial<Record<SetupLine['because']['rule'], string>> = {
   'gain-fish-midway': 'to mid colours',
   'gain-under-way': 'clean in gear',
   'gain-big-only': 'big fish only',
+  'gain-show-lure': 'until the lure shows',
 };
 
 /** Spreads under the first are called narrow, at the second and over it wide, dB. */
