@@ -46,7 +46,7 @@ export default defineConfig({
     { name: 'wide', grepInvert: /@once/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: {
-    command: `node build/server.mjs --port ${port} --strict-port --feed simulated`,
+    command: `node build/server.mjs --port ${port} --strict-port --feed simulated --call-out`,
     url: `http://127.0.0.1:${port}/healthz`,
     reuseExistingServer: false,
   },

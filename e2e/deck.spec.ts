@@ -14,11 +14,13 @@ async function onDeck(page: Page, feed: 'simulated' | 'gateway' | 'off' = 'simul
 /** A day as it lies on the device. */
 interface Kept {
   marks: { kind: string; at: string; errorM: number; heightM: number | null }[];
-  bites: { answer: string }[];
+  bites: { answer: string; species: string; lengthM: number | null }[];
   calls: { what: string; proof: string | null }[];
   passes: { title: string }[];
-  track: unknown[];
+  track: { supplyV: number | null }[];
   simulated: boolean;
+  used: { control: string; phase: string }[];
+  lanes: { count: number } | null;
 }
 const keptDay = async (page: Page): Promise<Kept | null> => {
   const text = Object.entries(await storedTexts(page)).find(([key]) => key.startsWith('days/'))?.[1];
@@ -194,4 +196,78 @@ test('the boat’s network comes through the server; its track, chart and files 
   ]);
   await again.setFiles({ name: 'x.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from('nothing') });
   await expect(page.getByTestId('places-said')).toContainText('Nothing was changed.');
+});
+
+test('a catch is named and proves a call; lines set on the unit are kept with the day @once', async ({
+  page,
+}) => {
+  await onDeck(page);
+  await page.getByTestId('deck-line').first().click();
+  await expect.poll(async () => (await keptDay(page))?.used.length).toBe(1);
+  await page.getByTestId('deck-line').first().click();
+  await expect.poll(async () => (await keptDay(page))?.used.length).toBe(0);
+  await page.getByTestId('deck-line').first().click();
+  await page.getByTestId('deck-day').click();
+  await page.getByTestId('call-fish').click();
+  await page.getByTestId('deck-spot').click();
+  await page.getByTestId('answer-catch').click();
+  const card = page.getByTestId('catch-card');
+  await expect(card).toBeVisible();
+  await expectAccessible(page);
+  await expectLarge(page);
+  await card.getByRole('radio', { name: 'Perch' }).click({ force: true });
+  await card.locator('input[data-testid^="catch-length"]').fill('31');
+  await card.locator('input[data-testid^="catch-length"]').press('Enter');
+  await card.getByTestId('catch-proves').click();
+  await card.getByTestId('catch-done').click();
+  await expect(card).toHaveCount(0);
+  await expect
+    .poll(async () => (await keptDay(page))?.bites)
+    .toMatchObject([{ answer: 'catch', species: 'Perch', lengthM: 0.31 }]);
+  const day = (await keptDay(page))!;
+  expect(day.calls).toMatchObject([{ what: 'fish', proof: 'caught' }]);
+  expect(day.used).toMatchObject([{ phase: 'search', control: 'beam' }]);
+});
+
+test('lanes are laid over the chart’s water, and the chart turns and is coloured three ways @once', async ({
+  page,
+}) => {
+  await onDeck(page);
+  await page.getByTestId('deck-map').first().click();
+  await page.getByTestId('lay-lanes').click();
+  await expectAccessible(page);
+  await page.getByRole('radio', { name: /^40/ }).click({ force: true });
+  await page.getByTestId('lanes-along').click();
+  await expect(page.getByTestId('lanes-left')).toContainText(/lanes left|gone over/);
+  const { lanes } = (await keptDay(page))!;
+  expect(lanes!.count).toBeGreaterThan(0);
+  await page.getByTestId('map-by').click();
+  await expect(page.getByTestId('map-by')).toContainText('By hardness');
+  await page.getByTestId('map-by').click();
+  await expect(page.getByText(/Save a pass in Read/)).toBeVisible();
+  await page.getByTestId('map-up').click();
+  await expect(page.getByTestId('map-up')).toContainText('North up');
+  await expectLarge(page);
+  await page.getByTestId('lift-lanes').click();
+  await expect(page.getByTestId('lanes-left')).toHaveCount(0);
+  await page.getByText('Undo').last().click();
+  await expect(page.getByTestId('lanes-left')).toBeVisible();
+});
+
+test('a second phone shows what is called out, and counts the lure down @once', async ({ page, context }) => {
+  await onDeck(page, 'off');
+  await page.getByTestId('deck-spot').click();
+  await page.getByTestId('open-call-out').click();
+  await expect(page.getByTestId('call-out')).toBeVisible();
+  await page.getByTestId('call-out').click();
+  await expect(page.getByTestId('call-out-heard')).toContainText('No other phone listens');
+  const guest = await context.newPage();
+  await open(guest, '/call-out');
+  await expect(guest.getByTestId('call-out-waits')).toContainText('Keep this open');
+  await page.getByTestId('call-out').click();
+  await expect(page.getByTestId('call-out-heard')).toHaveText('One phone shows it.');
+  await expect(guest.getByTestId('called-out')).toHaveText(/^Drop\. Stop at \S+\sm\.$/);
+  await expect(guest.getByTestId('sink-count')).toHaveText(/\d+\ss/);
+  await expectAccessible(guest);
+  await expect(guest.getByTestId('sink-count')).toHaveText('There. Stop.', { timeout: 30_000 });
 });

@@ -12,6 +12,7 @@ import {
   writeLogFile,
   writePlanFile,
 } from '@/core/formats';
+import { readCallOut } from '@/core/formats/callOut';
 import { readBackup, writeBackup } from '@/core/formats/backupFile';
 import {
   readGeoJson,
@@ -160,6 +161,11 @@ export async function allDoors(): Promise<{ doors: Door[]; close: () => void }> 
         readNmea(textOf(bytes));
         return null;
       },
+    },
+    {
+      name: 'call-out',
+      samples: [bytesOf(JSON.stringify({ words: 'Drop. Stop at 11 m.', sinkS: 9 }))],
+      open: (bytes) => (readCallOut(textOf(bytes)) ? null : 'This is no call-out.'),
     },
     {
       name: 'drill',

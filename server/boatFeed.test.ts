@@ -3,7 +3,8 @@ import http, { type Server } from 'node:http';
 import { createServer, type AddressInfo, type Server as TcpServer } from 'node:net';
 import { WebSocket } from 'ws';
 import { writeNmea } from '@/core/formats/nmea0183';
-import { feedAddress, fromOwnPage, lineSplitter, serveFeed } from './boatFeed';
+import { feedAddress, lineSplitter, serveFeed } from './boatFeed';
+import { fromOwnPage } from './ownPages';
 
 const portOf = (server: { address(): unknown }): number => (server.address() as AddressInfo).port;
 const DEPTH = writeNmea('SDDPT', '11.0', '0.4');

@@ -1,11 +1,9 @@
 import { createSocket } from 'node:dgram';
-import type { IncomingMessage, Server } from 'node:http';
+import type { Server } from 'node:http';
 import { connect, isIP, type Socket } from 'node:net';
-import { hostname } from 'node:os';
-import type { Duplex } from 'node:stream';
-import { WebSocketServer, type WebSocket } from 'ws';
 import { simulatedBoat } from '@/core/bench/simulatedBoat';
 import { boatSentences, LONGEST_SENTENCE } from '@/core/formats/nmea0183';
+import { ownPagesAt } from './ownPages';
 
 /** Where the boat's sentences come from: its network, or the simulated boat. Only the command line says so. */
 export type FeedAddress = { kind: 'tcp' | 'udp'; host: string; port: number } | { kind: 'simulated' };
@@ -20,11 +18,8 @@ export function feedAddress(text: string): FeedAddress {
   return { kind: found[1] as 'tcp' | 'udp', host: found[2]!.replace(/^\[|\]$/g, ''), port };
 }
 
-/** Lines a second that are passed on; the rest of a flood is dropped. And pages that may listen. */
+/** Lines a second that are passed on; the rest of a flood is dropped. */
 const MOST_LINES_A_SECOND = 200;
-const MOST_PAGES = 20;
-/** A page that does not take its lines is let go, bytes waiting. */
-const MOST_WAITING = 256 * 1024;
 const AGAIN_MS = 2000;
 
 /** Splits what comes in into lines; a line without an end is dropped once it is too long for any sentence. */
@@ -87,59 +82,21 @@ function listen(address: FeedAddress, hear: (line: string) => void): () => void 
   };
 }
 
-/** Names this machine goes by: a page at any other name is another's that only points here. */
-function ownName(host: string): boolean {
-  const name = host
-    .replace(/:\d+$/, '')
-    .replace(/^\[|\]$/g, '')
-    .toLowerCase();
-  const own = hostname().toLowerCase();
-  return isIP(name) !== 0 || name === 'localhost' || name === own || name === `${own}.local`;
-}
-
-/** Whether a request comes from a page this server gave out. */
-export function fromOwnPage({ headers }: Pick<IncomingMessage, 'headers'>): boolean {
-  const { origin, host } = headers;
-  if (!origin || !host || !ownName(host)) return false;
-  try {
-    return new URL(origin).host === host;
-  } catch {
-    return false;
-  }
-}
-
 /** Gives the boat's sentences to the app's own pages at /feed; nothing is taken from them. Returns how to end it. */
 export function serveFeed(server: Server, address: FeedAddress): () => void {
-  const sockets = new WebSocketServer({ noServer: true, maxPayload: 1024, perMessageDeflate: false });
-  const pages = new Set<WebSocket>();
-  const refuse = (socket: Duplex, status: string): void => {
-    socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\nContent-Length: 0\r\n\r\n`);
-  };
-  server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
-    if (request.url !== '/feed') return refuse(socket, '404 Not Found');
-    if (!fromOwnPage(request)) return refuse(socket, '403 Forbidden');
-    if (pages.size >= MOST_PAGES) return refuse(socket, '503 Service Unavailable');
-    sockets.handleUpgrade(request, socket, head, (page) => {
-      pages.add(page);
-      page.on('close', () => pages.delete(page));
-      page.on('error', () => page.terminate());
-      // The boat is only listened to.
-      page.on('message', () => page.close(1008, 'read only'));
-    });
+  // The boat is only listened to.
+  const pages = ownPagesAt(server, '/feed', (page) => {
+    page.on('message', () => page.close(1008, 'read only'));
   });
   let second = 0;
   let lines = 0;
   const end = listen(address, (line) => {
     const now = Math.floor(Date.now() / 1000);
     if (now !== second) [second, lines] = [now, 0];
-    if (++lines > MOST_LINES_A_SECOND) return;
-    for (const page of pages)
-      if (page.bufferedAmount > MOST_WAITING) page.terminate();
-      else page.send(line);
+    if (++lines <= MOST_LINES_A_SECOND) pages.tell(line);
   });
   return () => {
     end();
-    sockets.close();
-    for (const page of pages) page.terminate();
+    pages.end();
   };
 }

@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import { createApp } from './app';
 import { serveFeed } from './boatFeed';
+import { serveCallOut } from './callOut';
 import { readOptions, type ServerOptions } from './options';
 
 /** Longest a request's head may take to come in, ms. */
@@ -38,6 +39,7 @@ function start(options: ServerOptions): void {
     console.log(`Nimble Echo is at ${secure ? 'https' : 'http'}://${host}:${port}/`);
   });
   if (options.feed) serveFeed(server, options.feed);
+  if (options.callOut) serveCallOut(server);
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.on(signal, () => server.close(() => process.exit(0)));
   server.listen(options.port, options.host);

@@ -12,6 +12,8 @@ export interface ServerOptions {
   key: string | null;
   /** Where the boat's sentences come from; null leaves the feed off. */
   feed: FeedAddress | null;
+  /** Whether one page may call out to others on the boat. */
+  callOut: boolean;
 }
 
 /** Reads the command line. @throws Error with a plain sentence for what it cannot use */
@@ -26,6 +28,7 @@ export function readOptions(args: readonly string[]): ServerOptions {
       cert: { type: 'string' },
       key: { type: 'string' },
       feed: { type: 'string' },
+      'call-out': { type: 'boolean', default: false },
     },
   });
   // An empty text would count as 0, which is any free port.
@@ -44,5 +47,6 @@ export function readOptions(args: readonly string[]): ServerOptions {
     cert: values.cert ?? null,
     key: values.key ?? null,
     feed: values.feed === undefined ? null : feedAddress(values.feed),
+    callOut: values['call-out'],
   };
 }

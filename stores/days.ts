@@ -17,6 +17,7 @@ import {
   type TrackPoint,
   type UsedLine,
 } from '@/core/logbook/day';
+import type { FeedSource } from './feed';
 import { keepCollection } from './keeping/collection';
 import { appKeeper } from './keeping/keeper';
 import { newId } from './newId';
@@ -297,20 +298,25 @@ export function noteDayFile(fileId: string, title: string): void {
   }));
 }
 
-/** Notes a line as set on the unit, or takes that back; a day nothing was done on begins with neither. */
-export function noteUsedLine(line: Omit<UsedLine, 'at'>, set: boolean): void {
+/**
+ * Notes a line as set on the unit, or takes that back. It begins a day only with the boat's data on: at home a card is ticked off for
+ * practice. @param source where the boat's data come from
+ */
+export function noteUsedLine(line: Omit<UsedLine, 'at'>, set: boolean, source: FeedSource): void {
   const day = dayNow(dayStore.getState());
-  if (!day) return;
+  if (!day && source === 'off') return;
   const at = new Date().toISOString();
   const same = (u: UsedLine): boolean =>
     u.phase === line.phase &&
     u.picture === line.picture &&
     u.control === line.control &&
     u.value === line.value;
-  changeKept(day.id, (d) => ({
+  const change = (d: Day): Day => ({
     ...d,
     used: set ? [...d.used.slice(-MOST_SAID + 1), { ...line, at }] : d.used.filter((u) => !same(u)),
-  }));
+  });
+  if (source === 'off') changeKept(day!.id, change);
+  else changeDay(change, source === 'simulated');
 }
 
 /** Lays lanes over a piece of water, or takes them up; the notice undoes it. */

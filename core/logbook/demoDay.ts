@@ -126,7 +126,7 @@ export function demoDay(): Day {
     track,
     note: 'West wind, light. Sun on the water from seven.',
     used: [
-      used(100, 'search', 'range', 16, '0–16\u00a0m'),
+      used(100, 'search', 'noiseRejection', 0, 'off'),
       used(105, 'search', 'chartSpeed', 7.5, '7.5\u00a0a second'),
       used(965, 'vertical', 'gain', -4, 'to first specks'),
       used(970, 'vertical', 'chartSpeed', 9, '9\u00a0a second'),

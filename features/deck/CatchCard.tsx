@@ -25,7 +25,10 @@ export function CatchCard({ day, bite, onDone }: { day: Day; bite: Bite; onDone:
   const [other, setOther] = useState(false);
   const target = targetOf(brief);
   const before = days.flatMap((d) => d.bites.map((b) => b.species)).filter((s) => s !== '');
-  const offered = [...new Set([target.label, ...before])].slice(0, MOST_OFFERED);
+  // One kind is one, however it was written.
+  const byName = new Map([target.label, ...before].map((name) => [name.toLowerCase(), name]));
+  const offered = [...byName.values()].slice(0, MOST_OFFERED);
+  const told = byName.get(bite.species.toLowerCase());
   const open = [...day.calls].reverse().find((c) => c.what === 'fish' && c.proof === null);
   const usualM = Math.sqrt(brief.lengthM[0] * brief.lengthM[1]);
   const tell = (change: Partial<Pick<Bite, 'species' | 'lengthM'>>): void =>
@@ -43,7 +46,7 @@ export function CatchCard({ day, bite, onDone }: { day: Day; bite: Bite; onDone:
       <Chips
         large
         label="Kind you caught"
-        value={other ? 'other' : bite.species === '' ? 'none' : bite.species}
+        value={other ? 'other' : (told ?? 'none')}
         options={[
           ...offered.map((name) => ({ value: name, label: name })),
           { value: 'other', label: 'Another kind' },
@@ -65,16 +68,18 @@ export function CatchCard({ day, bite, onDone }: { day: Day; bite: Bite; onDone:
           testID="catch-kind"
         />
       )}
-      <NumberField
-        label="Length"
-        value={Math.round(small.fromSi(bite.lengthM ?? usualM))}
-        unit={small.unit}
-        low={1}
-        high={Math.round(small.fromSi(LONGEST_M))}
-        decimals={0}
-        onChange={(x) => tell({ lengthM: small.toSi(x) })}
-        testID="catch-length"
-      />
+      <View style={styles.row}>
+        <NumberField
+          label="Length"
+          value={Math.round(small.fromSi(bite.lengthM ?? usualM))}
+          unit={small.unit}
+          low={1}
+          high={Math.round(small.fromSi(LONGEST_M))}
+          decimals={0}
+          onChange={(x) => tell({ lengthM: small.toSi(x) })}
+          testID="catch-length"
+        />
+      </View>
       {open && (
         <BigButton
           label={`It proves “${CALL_WORDS[open.what].toLowerCase()}, ${Math.round(100 * open.sure)} % sure”`}
@@ -88,6 +93,8 @@ export function CatchCard({ day, bite, onDone }: { day: Day; bite: Bite; onDone:
 }
 
 const styles = StyleSheet.create({
-  card: { borderWidth: 1, borderRadius: 8, padding: 12, gap: 10 },
+  // A field is as high as it needs only in a row.
+  row: { flexDirection: 'row' },
+  card: { borderWidth: 1, borderRadius: 8, padding: 12, gap: 10, flexShrink: 0 },
   words: { fontSize: 20, lineHeight: 27 },
 });

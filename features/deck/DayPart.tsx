@@ -138,7 +138,7 @@ export function DayPart({ day }: { day: Day | null }) {
       ) : (
         <EmptyState
           title="The day has not begun"
-          hint="It begins by itself with the first mark, bite or call."
+          hint="It begins by itself with the first mark, bite, call or line you set."
         />
       )}
       {days.length > 1 && (

@@ -68,7 +68,7 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
   const spanM = SPANS_M[spanAt]!;
   const track = useMemo(() => day?.track ?? [], [day]);
   const centre: Position | null =
-    boat.fix?.place ?? middleOf(track) ?? day?.marks[day.marks.length - 1] ?? null;
+    boat.fix?.place ?? middleOf(track) ?? day?.marks[day.marks.length - 1] ?? day?.lanes ?? null;
   const origin: Position | null = track[0] ?? centre;
   const everyM = everyOf(spanM, system === 'feet');
   const contours = useMemo(

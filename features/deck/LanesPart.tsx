@@ -34,7 +34,8 @@ export function LanesPart({ boat, day, left, middle }: Props) {
   const brief = useStore(planStore, (s) => s.brief);
   const [open, setOpen] = useState(false);
   const [sizeM, setSize] = useState(SIZES_M[1]!);
-  const simulated = boat.source === 'simulated';
+  // Lanes are laid on the chart that is looked at.
+  const simulated = boat.source === 'off' ? (day?.simulated ?? false) : boat.source === 'simulated';
   const searchMps =
     boat.speedMps !== null && boat.speedMps >= SLOWEST_MPS
       ? boat.speedMps

@@ -17,6 +17,7 @@ import { keepLostWeight, planStore } from '@/stores';
 import { BigButton, Chips, NumberField, Text } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
+import { CallOutPart } from './CallOutPart';
 import type { BoatNow } from './useBoatNow';
 
 /** Farther aft than so many depths nobody fishes it. */
@@ -53,8 +54,12 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
         {coverTopM !== null
           ? `The cover you marked tops out at ${show('depth', coverTopM)}.`
           : `The plan’s fish are about ${show('depth', fishM)} down: a little over them.`}{' '}
-        It sinks there in about {Math.max(1, Math.round(depthM / sinkSpeed(tackle)))} s.
+        It sinks there in about {Math.max(1, Math.round(depthM / sinkSpeed(tackle)))}{`\u00a0s.`}
       </Text>
+      <CallOutPart
+        words={`Drop. Stop at ${show('depth', depthM)}.`}
+        sinkS={Math.round(depthM / sinkSpeed(tackle))}
+      />
       {speedMps > 0.1 && (
         <Text style={styles.words}>
           {aftM > PLANES * depthM
@@ -71,16 +76,18 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
         To see it at {show('depth', depthM)} keep the rod tip within {show('depth', reachM)} of the
         transducer.
       </Text>
-      <NumberField
-        label="Weight of the lure"
-        value={grams}
-        unit="g"
-        low={1}
-        high={1000}
-        decimals={0}
-        onChange={setGrams}
-        testID="lure-grams"
-      />
+      <View style={styles.row}>
+        <NumberField
+          label="Weight of the lure"
+          value={grams}
+          unit="g"
+          low={1}
+          high={1000}
+          decimals={0}
+          onChange={setGrams}
+          testID="lure-grams"
+        />
+      </View>
       <Chips
         large
         label="What is about the weight"
@@ -93,16 +100,18 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
       />
       {!dressed && (
         <>
-          <NumberField
-            label="Lost from the picture at"
-            value={Number(depth.fromSi(lostAtM).toFixed(1))}
-            unit={depth.unit}
-            low={depth.fromSi(0.5)}
-            high={Math.round(depth.fromSi(300))}
-            onChange={(x) => setLostAt(depth.toSi(x))}
-            length={system}
-            testID="lost-weight-at"
-          />
+          <View style={styles.row}>
+            <NumberField
+              label="Lost from the picture at"
+              value={Number(depth.fromSi(lostAtM).toFixed(1))}
+              unit={depth.unit}
+              low={depth.fromSi(0.5)}
+              high={Math.round(depth.fromSi(300))}
+              onChange={(x) => setLostAt(depth.toSi(x))}
+              length={system}
+              testID="lost-weight-at"
+            />
+          </View>
           <BigButton
             label="Keep that: it tells your noise"
             onPress={() =>
@@ -121,6 +130,8 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
 }
 
 const styles = StyleSheet.create({
+  // A field is as high as it needs only in a row.
+  row: { flexDirection: 'row' },
   part: { gap: 10, paddingTop: 8 },
   big: { fontSize: 32, lineHeight: 38 },
   words: { fontSize: 20, lineHeight: 27 },

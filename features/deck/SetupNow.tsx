@@ -150,6 +150,7 @@ export function SetupNow() {
                 noteUsedLine(
                   { phase: name, picture, control, value: si, shown: line.value.slice(0, 60) },
                   !ticks.includes(line.key),
+                  source,
                 );
               })
             }

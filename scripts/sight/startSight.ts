@@ -51,13 +51,14 @@ export const WHOLE_GRID: SightGrid = {
 };
 
 /** Draws a pass at settings in as many windows as hold it, and looks at each. */
-function sightOver(
+export function sightOver(
   brief: Brief,
   rig: Rig,
   base: Settings,
   seed: number,
 ): { fish: number; at: (change: Partial<Settings>) => SeenAt } {
-  const request = benchPass(brief, rig, base, seed);
+  // A lure is not what is looked for, nor what it is mistaken for.
+  const request = benchPass({ ...brief, lure: null }, rig, base, seed);
   const stretch = simulate(request);
   const recording = recordingOf([stretch]);
   const face = request.faces[0]!;
