@@ -226,6 +226,15 @@ test('a catch is named and proves a call; lines set on the unit are kept with th
     .toMatchObject([{ answer: 'catch', species: 'Perch', lengthM: 0.31 }]);
   const day = (await keptDay(page))!;
   expect(day.calls).toMatchObject([{ what: 'fish', proof: 'caught' }]);
+  // Proved on its own row, by one tap, it asks the same; a catch just noted is that one.
+  await page.getByTestId('deck-day').click();
+  await page.getByTestId('call-fish').click();
+  await page.getByTestId('prove-caught').click();
+  await expect(page.getByTestId('catch-card')).toBeVisible();
+  await expect
+    .poll(async () => (await keptDay(page))?.calls.map((c) => c.proof))
+    .toEqual(['caught', 'caught']);
+  expect((await keptDay(page))!.bites).toHaveLength(1);
   expect(day.used).toMatchObject([{ phase: 'search', control: 'beam' }]);
 });
 

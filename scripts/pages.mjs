@@ -23,12 +23,13 @@ export const SIZES = {
 /**
  * Serves the built app, opens a browser, runs `work`, and closes both.
  * @param {(browser: import('@playwright/test').Browser, base: string) => Promise<void>} work
+ * @param {string[]} args more for the server
  */
-export async function withApp(work) {
+export async function withApp(work, args = []) {
   ensurePackages();
   const executablePath = ensureChromium();
   if (!existsSync('build/server.mjs') && !run('node', ['scripts/build.mjs'])) process.exit(1);
-  const server = spawn('node', ['build/server.mjs', '--port', '0'], {
+  const server = spawn('node', ['build/server.mjs', '--port', '0', ...args], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   /** @type {string} */

@@ -13,6 +13,7 @@ for (const part of ['perfCore', 'perfReader', 'perfSight', 'perfTuning', 'perfLo
 await import('./perfLoad.mjs');
 await import('./perfBench.mjs');
 await import('./perfHour.mjs');
+await import('./perfDeck.mjs');
 
 const folder = mkdtempSync(join(tmpdir(), 'nimble-perf-'));
 const ENTRIES = 10_000;

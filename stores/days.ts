@@ -89,6 +89,7 @@ function changeDay(change: (day: Day) => Day, simulated: boolean): void {
     simulated,
     waterName: dayStore.getState().days.find((d) => d.simulated === simulated)?.waterName ?? '',
     plan: planOfDay(),
+    rig: planStore.getState().rig,
   });
   const changed = change({ ...day, simulated });
   dayStore.setState({ openId: changed.id });
@@ -215,7 +216,7 @@ export function noteDayCaught(
   const at = new Date().toISOString();
   changeKept(day.id, (d) => ({
     ...d,
-    bites: [...last(d.bites), { ...caught, id, at, answer: 'catch', side: null, lure: '' }],
+    bites: [...last(d.bites), { ...caught, id, at, answer: 'catch', side: null, angle: null, lure: '' }],
     calls: [...last(d.calls), { ...call, id, at, what: 'fish', by: 'reader', proof: 'caught' }],
   }));
   return () =>
@@ -368,6 +369,10 @@ export const renameDay = (id: string, name: string): void =>
 export const nameWater = (id: string, waterName: string): void =>
   changeKept(id, (day) => ({ ...day, waterName: waterName.slice(0, 60) }));
 
+/** Says what the weather was. */
+export const noteWeather = (id: string, weather: string): void =>
+  changeKept(id, (day) => ({ ...day, weather: weather.slice(0, 120) }));
+
 export const noteDay = (id: string, note: string): void =>
   changeKept(id, (day) => ({ ...day, note: note.slice(0, 4000) }));
 
@@ -375,6 +380,7 @@ export const noteDay = (id: string, note: string): void =>
 export interface DayWords {
   name: string;
   waterName: string;
+  weather: string;
   note: string;
   marks: Readonly<Record<string, string>>;
   lures: Readonly<Record<string, string>>;
@@ -389,6 +395,7 @@ export function rewordDay(id: string, words: DayWords): void {
     ...day,
     name: words.name.trim().slice(0, 60) || day.name,
     waterName: words.waterName.trim().slice(0, 60),
+    weather: words.weather.trim().slice(0, 120),
     note: words.note.trim().slice(0, 4000),
     marks: day.marks.map((m) => ({ ...m, note: (words.marks[m.id] ?? m.note).trim().slice(0, 400) })),
     bites: day.bites.map((b) => ({

@@ -48,6 +48,7 @@ export {
   keepLostWeight,
   keepMark,
   noteDay,
+  noteWeather,
   noteDayCoach,
   layLanes,
   nameCatch,

@@ -7,6 +7,7 @@ const bite = (depthM: number | null, side: Bite['side'] = null, lure = ''): Bite
   at: '2026-09-02T06:00:00.000Z',
   answer: 'bite',
   side,
+  angle: null,
   depthM,
   lure,
   species: '',
@@ -33,6 +34,8 @@ describe('what bites share', () => {
       depths: null,
       chance: 2 * 4 * 0.25 ** 5,
     });
+    const uphill = sides.map((b) => ({ ...b, side: null, angle: 'uphill' as const }));
+    expect(bitePattern(uphill, FISHED, [])).toMatchObject({ angle: 'uphill', side: null, count: 5 });
     const lures = [1, 3, 5, 7, 8.5, 2].map((d) => bite(d, null, 'white'));
     expect(bitePattern(lures, FISHED, ['white', 'green', 'black'])).toMatchObject({
       lure: 'white',

@@ -1,10 +1,11 @@
 import { seededRandom } from '@/core/maths';
-import type { Bite } from './day';
+import { ANGLES, SIDES, type Bite } from './day';
 
 /** Something bites have in common, and how likely chance alone would do as much. */
 export interface BitePattern {
   depths: { fromM: number; toM: number } | null;
   side: NonNullable<Bite['side']> | null;
+  angle: NonNullable<Bite['angle']> | null;
   lure: string | null;
   /** Bites that share it, of how many that told enough. */
   count: number;
@@ -44,7 +45,7 @@ function boxChance(k: number, n: number, m: number): number {
 }
 
 /**
- * What bites share: a band of depths, a side, a lure. Chance by counting draws for the depths (seeded), by the binomial law for the rest; each
+ * What bites share: a band of depths, a side, an angle, a lure. Chance by counting draws for the depths (seeded), by the binomial law for the rest; each
  * times the patterns looked for (Bonferroni). Two found together are said together.
  * @param fished depths that were fished, m
  * @param lures lures that were used
@@ -56,6 +57,7 @@ export function bitePattern(
 ): BitePattern | null {
   const depths = bites.flatMap((b) => (b.depthM === null ? [] : [b.depthM])).sort((a, b) => a - b);
   const sides = bites.flatMap((b) => b.side ?? []);
+  const angles = bites.flatMap((b) => b.angle ?? []);
   const used = [...new Set([...lures, ...bites.map((b) => b.lure)])].filter((l) => l !== '');
   const named = bites.flatMap((b) => (b.lure === '' ? [] : [b.lure]));
   const most = <T>(list: readonly T[]): { what: T | null; count: number } => {
@@ -70,8 +72,9 @@ export function bitePattern(
   const looked = [
     depths.length >= LEAST_BITES && span > 2 * width,
     sides.length >= LEAST_BITES,
+    angles.length >= LEAST_BITES,
     named.length >= LEAST_BITES && used.length > 1,
-  ];
+  ] as const;
   const times = looked.filter(Boolean).length;
   if (times === 0) return null;
 
@@ -86,26 +89,33 @@ export function bitePattern(
     depthChance = Math.min(1, (times * (asGood + 1)) / (DRAWS + 1));
   }
   const side = most(sides);
-  const sideChance = looked[1] ? Math.min(1, times * boxChance(side.count, sides.length, 4)) : 1;
+  const sideChance = looked[1] ? Math.min(1, times * boxChance(side.count, sides.length, SIDES.length)) : 1;
+  const angle = most(angles);
+  const angleChance = looked[2]
+    ? Math.min(1, times * boxChance(angle.count, angles.length, ANGLES.length))
+    : 1;
   const lure = most(named);
-  const lureChance = looked[2] ? Math.min(1, times * boxChance(lure.count, named.length, used.length)) : 1;
+  const lureChance = looked[3] ? Math.min(1, times * boxChance(lure.count, named.length, used.length)) : 1;
 
   const good = {
     depth: depthChance <= PATTERN_CHANCE && band.count >= LEAST_BITES,
     side: sideChance <= PATTERN_CHANCE && side.count >= LEAST_BITES,
+    angle: angleChance <= PATTERN_CHANCE && angle.count >= LEAST_BITES,
     lure: lureChance <= PATTERN_CHANCE && lure.count >= LEAST_BITES,
   };
-  if (!good.depth && !good.side && !good.lure) return null;
+  if (!Object.values(good).includes(true)) return null;
   const shares = (b: Bite): boolean =>
     (!good.depth || (b.depthM !== null && b.depthM >= band.from && b.depthM <= band.to)) &&
     (!good.side || b.side === side.what) &&
+    (!good.angle || b.angle === angle.what) &&
     (!good.lure || b.lure === lure.what);
   return {
     depths: good.depth ? { fromM: band.from, toM: band.to } : null,
     side: good.side ? side.what : null,
+    angle: good.angle ? angle.what : null,
     lure: good.lure ? lure.what : null,
     count: bites.filter(shares).length,
     of: bites.length,
-    chance: Math.min(...[depthChance, sideChance, lureChance]),
+    chance: Math.min(depthChance, sideChance, angleChance, lureChance),
   };
 }

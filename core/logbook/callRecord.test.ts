@@ -74,6 +74,7 @@ it('lures are held by what fish did to them', () => {
     at: '2026-09-02T06:00:00.000Z',
     answer,
     side: null,
+    angle: null,
     depthM: null,
     lure,
     species: '',

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { BriefSchema, HoldsSchema, PRESENTATIONS, SETUP_CONTROLS } from '@/core/advice';
+import { RigSchema } from '@/core/rig';
 
 const finite = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -35,11 +36,15 @@ export const ANSWERS = ['follow', 'refusal', 'bite', 'catch'] as const;
 /** Side of the boat or the buoy. */
 export const SIDES = ['left', 'right', 'ahead', 'astern'] as const;
 
+/** Which way the lure was worked over the bed. */
+export const ANGLES = ['down', 'uphill', 'downhill', 'along'] as const;
+
 export const BiteSchema = v.object({
   id: Id,
   at: Moment,
   answer: v.picklist(ANSWERS),
   side: v.optional(v.nullable(v.picklist(SIDES)), null),
+  angle: v.optional(v.nullable(v.picklist(ANGLES)), null),
   depthM: v.optional(v.nullable(finite(0, 2000)), null),
   lure: v.optional(Words(60), ''),
   /** Kind and length of a catch. */
@@ -137,12 +142,16 @@ export const DaySchema = v.object({
     [],
   ),
   track: v.optional(v.pipe(v.array(TrackPointSchema), v.maxLength(MOST_TRACK)), []),
+  /** In one line. */
+  weather: v.optional(Words(120), ''),
   note: v.optional(Words(4000), ''),
   lost: v.optional(v.pipe(v.array(LostWeightSchema), v.maxLength(200)), []),
   /** What the water is called; nothing where nobody said. */
   waterName: v.optional(Words(60), ''),
   /** What was planned for it, and the lines the user held at values of their own. */
   plan: v.optional(v.nullable(v.object({ brief: BriefSchema, holds: HoldsSchema })), null),
+  /** The boat it was fished from; null where nobody kept it. */
+  rig: v.optional(v.nullable(RigSchema), null),
   /** Passes saved to the log on that day, pictures of a screen among them. */
   passes: v.optional(
     v.pipe(v.array(v.object({ at: Moment, entryId: Id, title: Words(120) })), v.maxLength(MOST_SAID)),

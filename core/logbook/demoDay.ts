@@ -75,6 +75,7 @@ export function demoDay(): Day {
     at: momentOf(second),
     answer,
     side,
+    angle: null,
     depthM,
     lure: k % 3 === 0 ? 'silver' : 'white',
     species: answer === 'catch' ? 'perch' : '',

@@ -213,6 +213,7 @@ function dayTold(told: Told, k: number): Day {
           ? 'refusal'
           : 'follow',
       side: random.uniform() < 0.65 ? 'right' : 'left',
+      angle: null,
       depthM: Math.round(10 * random.between(...told.takesM)) / 10,
       lure,
       species: '',

@@ -8,9 +8,11 @@ import {
   dayStore,
   deleteDay,
   feedStore,
+  keepBite,
   keepCall,
   nameWater,
   noteDay,
+  noteWeather,
   openDay,
   proveCall,
   renameDay,
@@ -18,6 +20,7 @@ import {
 import { BigButton, Chips, EmptyState, Text, useTones } from '@/ui';
 import { usePlan } from '../plan/usePlan';
 import { CALL_WORDS, PROOF_WORDS } from '../words/deck';
+import { CatchCard } from './CatchCard';
 import { boatOf } from './useBoatNow';
 
 /** The user's calls that came out, right and wrong; what is only supported counts for neither. */
@@ -26,9 +29,28 @@ function outcome(calls: readonly Call[]): { right: number; of: number } {
   return { right: proved.filter((c) => c.proof !== 'refuted').length, of: proved.length };
 }
 
-/** One call, and how it came out: one tap. */
-function CallRow({ call, dayId }: { call: Call; dayId: string }) {
+/** A catch so near in time to a call is the one that proves it, ms. */
+const SAME_CATCH_MS = 10 * 60_000;
+
+/** The catch that proves a call: the last one kept with it, or a new one. @returns its id */
+function catchOf(day: Day): string {
+  const last = [...day.bites].reverse().find((b) => b.answer === 'catch');
+  if (last && Date.now() - Date.parse(last.at) < SAME_CATCH_MS) return last.id;
+  const told = { answer: 'catch', side: null, angle: null, depthM: null, lure: '', species: '' } as const;
+  const { source, nowS } = feedStore.getState();
+  return keepBite(
+    { ...told, lengthM: null, atS: source === 'off' ? Date.now() / 1000 : nowS },
+    day.simulated,
+    `Noted: ${PROOF_WORDS.caught.told}.`,
+  );
+}
+
+/** One call, and how it came out: one tap. A catch is then asked for its kind and length. */
+function CallRow({ call, day }: { call: Call; day: Day }) {
   const tones = useTones();
+  const [catchId, setCatchId] = useState<string | null>(null);
+  const caught = day.bites.find((b) => b.id === catchId);
+  const dayId = day.id;
   return (
     <View role="listitem" style={[styles.call, { borderTopColor: tones.rule }]} testID="call">
       <Text bold style={styles.words}>
@@ -42,12 +64,16 @@ function CallRow({ call, dayId }: { call: Call; dayId: string }) {
             <BigButton
               key={proof}
               label={PROOF_WORDS[proof].label}
-              onPress={() => proveCall(dayId, call.id, proof, `Noted: ${PROOF_WORDS[proof].told}.`)}
+              onPress={() => {
+                if (proof === 'caught') setCatchId(catchOf(day));
+                proveCall(dayId, call.id, proof, `Noted: ${PROOF_WORDS[proof].told}.`);
+              }}
               testID={`prove-${proof}`}
             />
           ))}
         </View>
       )}
+      {caught && <CatchCard day={day} bite={caught} onDone={() => setCatchId(null)} />}
     </View>
   );
 }
@@ -90,7 +116,7 @@ export function DayPart({ day }: { day: Day | null }) {
       )}
       <View role="list" aria-label="Calls of today">
         {[...calls].reverse().map((call) => (
-          <CallRow key={call.id} call={call} dayId={day!.id} />
+          <CallRow key={call.id} call={call} day={day!} />
         ))}
       </View>
       {day ? (
@@ -119,9 +145,22 @@ export function DayPart({ day }: { day: Day | null }) {
             testID="day-water"
           />
           <TextInput
+            key={`weather-${day.id}`}
+            label="Weather"
+            aria-label="Weather"
+            defaultValue={day.weather}
+            maxLength={120}
+            mode="outlined"
+            style={styles.field}
+            onBlur={(event) =>
+              noteWeather(day.id, (event.target as unknown as HTMLInputElement).value.trim())
+            }
+            testID="day-weather"
+          />
+          <TextInput
             key={`note-${day.id}`}
-            label="Weather and note"
-            aria-label="Weather and note"
+            label="Note"
+            aria-label="Note"
             defaultValue={day.note}
             maxLength={4000}
             mode="outlined"

@@ -54,7 +54,8 @@ export function LureCard({ boat, day }: { boat: BoatNow; day: Day | null }) {
         {coverTopM !== null
           ? `The cover you marked tops out at ${show('depth', coverTopM)}.`
           : `The plan’s fish are about ${show('depth', fishM)} down: a little over them.`}{' '}
-        It sinks there in about {Math.max(1, Math.round(depthM / sinkSpeed(tackle)))}{`\u00a0s.`}
+        It sinks there in about {Math.max(1, Math.round(depthM / sinkSpeed(tackle)))}
+        {`\u00a0s.`}
       </Text>
       <CallOutPart
         words={`Drop. Stop at ${show('depth', depthM)}.`}

@@ -3,13 +3,13 @@ import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { bitePattern } from '@/core/logbook/bitePattern';
-import { ANSWERS, SIDES, type Bite, type Day } from '@/core/logbook/day';
+import { ANGLES, ANSWERS, SIDES, type Bite, type Day } from '@/core/logbook/day';
 import { feedStore, keepBite, planStore } from '@/stores';
 import { BigButton, Chips, Text } from '@/ui';
 import { beep } from '@/ui/beep';
 import { clock, useUnits } from '../units';
 import { patternWords } from '../words/coach';
-import { ANSWER_WORDS, SIDE_WORDS } from '../words/deck';
+import { ANGLE_WORDS, ANSWER_WORDS, SIDE_WORDS } from '../words/deck';
 import { CatchCard } from './CatchCard';
 import { deckView } from './deckView';
 
@@ -21,6 +21,7 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
   const units = useUnits();
   const [beganS, setBeganS] = useState(nowS);
   const [side, setSide] = useState<NonNullable<Bite['side']> | 'none'>('none');
+  const [angle, setAngle] = useState<NonNullable<Bite['angle']> | 'none'>('none');
   const [depthM, setDepthM] = useState<number | null>(null);
   const lure = useStore(deckView, (s) => s.lure);
   const { fromM, toM } = useStore(planStore, (s) => s.brief);
@@ -57,6 +58,7 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
         atS: nowS,
         answer,
         side: side === 'none' ? null : side,
+        angle: angle === 'none' ? null : angle,
         depthM,
         lure: lure.trim(),
         species: '',
@@ -119,6 +121,16 @@ export function SpotClock({ nowS, day }: { nowS: number; day: Day | null }) {
           ...SIDES.map((value) => ({ value, label: SIDE_WORDS[value] })),
         ]}
         onChange={setSide}
+      />
+      <Chips
+        large
+        label="Angle of the lure"
+        value={angle}
+        options={[
+          { value: 'none', label: 'Angle?' },
+          ...ANGLES.map((value) => ({ value, label: ANGLE_WORDS[value] })),
+        ]}
+        onChange={setAngle}
       />
       <Chips
         large

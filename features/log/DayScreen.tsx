@@ -108,6 +108,8 @@ export function DayScreen() {
           Planned: {words.species}, {words.depth}, {words.water}, {words.presentation}.
         </Text>
       )}
+      {day.rig && <Text kind="small">Boat: {day.rig.name}.</Text>}
+      {day.weather !== '' && <Text>{day.weather}</Text>}
       {day.note !== '' && <Text>{day.note}</Text>}
       <View style={styles.columns}>
         <View style={styles.part}>

@@ -33,12 +33,13 @@ export function DayWords({ day, onClose }: { day: Day; onClose: () => void }) {
   const [words, setWords] = useState({
     name: day.name,
     waterName: day.waterName,
+    weather: day.weather,
     note: day.note,
     marks: {} as Record<string, string>,
     lures: {} as Record<string, string>,
     species: {} as Record<string, string>,
   });
-  const own = (name: 'name' | 'waterName' | 'note', label: string, most: number) => (
+  const own = (name: 'name' | 'waterName' | 'weather' | 'note', label: string, most: number) => (
     <Field
       label={label}
       value={words[name]}
@@ -67,6 +68,7 @@ export function DayWords({ day, onClose }: { day: Day; onClose: () => void }) {
     <Sheet title="Words of this day" open onClose={onClose}>
       {own('name', 'Name', 60)}
       {own('waterName', 'Water', 60)}
+      {own('weather', 'Weather', 120)}
       {own('note', 'Note', 4000)}
       {day.marks.length > 0 && <Text bold>Marks</Text>}
       {day.marks.map((m) =>

@@ -2,7 +2,7 @@ import type { CoachSaying } from '@/core/advice/coach';
 import type { BitePattern } from '@/core/logbook/bitePattern';
 import type { SchoolDrift } from '@/core/marks';
 import type { Units } from '../units';
-import { SIDE_WORDS } from './deck';
+import { ANGLE_WORDS, SIDE_WORDS } from './deck';
 import { perSecond } from './numbers';
 
 const POINTS = [
@@ -82,6 +82,7 @@ export function patternWords(pattern: BitePattern, { band }: Units): [string, st
   const what = [
     ...(pattern.depths ? [`at ${band('depth', pattern.depths.fromM, pattern.depths.toM)}`] : []),
     ...(pattern.side ? [SIDE_WORDS[pattern.side].toLowerCase()] : []),
+    ...(pattern.angle ? [ANGLE_WORDS[pattern.angle].toLowerCase()] : []),
     ...(pattern.lure ? [`on ${pattern.lure}`] : []),
   ];
   return [

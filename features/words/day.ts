@@ -3,7 +3,7 @@ import { isTake } from '@/core/logbook/biteRates';
 import type { Units } from '../units';
 import { PHASE_WORDS } from './brief';
 import { controlName } from './controls';
-import { ANSWER_WORDS, CALL_WORDS, PROOF_WORDS, SIDE_WORDS } from './deck';
+import { ANGLE_WORDS, ANSWER_WORDS, CALL_WORDS, PROOF_WORDS, SIDE_WORDS } from './deck';
 
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
@@ -32,7 +32,7 @@ export const dayLine = (day: Day): string =>
 
 /** A bite: when, what, where and on what. */
 export const biteWords = (
-  { at, answer, side, depthM, lure, species, lengthM }: Bite,
+  { at, answer, side, angle, depthM, lure, species, lengthM }: Bite,
   { show }: Units,
 ): string =>
   [
@@ -41,6 +41,7 @@ export const biteWords = (
     ...(lengthM === null ? [] : [show('small', lengthM, 0)]),
     ...(depthM === null ? [] : [show('depth', depthM)]),
     ...(side === null ? [] : [SIDE_WORDS[side].toLowerCase()]),
+    ...(angle === null ? [] : [ANGLE_WORDS[angle].toLowerCase()]),
     ...(lure === '' ? [] : [lure]),
   ].join(', ');
 

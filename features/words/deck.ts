@@ -33,6 +33,13 @@ export const SIDE_WORDS: Record<NonNullable<Bite['side']>, string> = {
   astern: 'Astern',
 };
 
+export const ANGLE_WORDS: Record<NonNullable<Bite['angle']>, string> = {
+  down: 'Straight down',
+  uphill: 'Uphill',
+  downhill: 'Downhill',
+  along: 'Along the slope',
+};
+
 export const DOUBT_WORDS: Record<FeedDoubt, string> = {
   'out-of-bounds': 'A number no boat can have was left out.',
   'position-jump': 'The position jumped. The old one stands until it settles.',
