@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expectAccessible, open, storedTexts, watchErrors } from './app';
+import { expectAccessible, goTo, open, storedTexts, watchErrors } from './app';
 
 type Kept = { data: { drill: string; answers: { right: boolean; sure: number | null; turns: number }[] } };
 
@@ -95,5 +95,29 @@ test('a dial is turned till the fish show, and a drill is given to another and c
   await expect(page.getByTestId('answers-compared')).toContainText('Guide');
   await page.getByTestId('take-drill').click();
   await expect(page.getByTestId('round-count')).toHaveText('1 of 10');
+  expect(errors).toEqual([]);
+});
+
+test('marks of one’s own saved passes, told right or wrong, become a drill @once', async ({ page }) => {
+  const errors = watchErrors(page);
+  await open(page, '/train');
+  await expect(page.getByTestId('drill-yours')).toHaveCount(0);
+  await goTo(page, 'Read');
+  await page.locator('[data-testid^="finding-"]').first().click();
+  await page.getByTestId('agree').click();
+  await page.getByTestId('open-keep').click();
+  await page.getByTestId('keep').click();
+  await expect(page.getByText('Saved to the log.')).toBeVisible();
+  await open(page, '/train');
+  await page.getByTestId('drill-yours').click();
+  await expect(page.getByTestId('round-picture')).toBeVisible();
+  await expect(page.getByTestId('round-count')).toHaveText('1 of 1');
+  await expectAccessible(page);
+  await page.getByTestId('option-0').click();
+  await page.getByTestId('sure-2').click();
+  await expect(page.getByTestId('why')).toContainText('You called it so');
+  await page.getByTestId('next-round').click();
+  await expect(page.getByTestId('sitting-result')).toHaveText(/^[01] of 1 right$/);
+  await expect(page.getByTestId('share-drill')).toHaveCount(0);
   expect(errors).toEqual([]);
 });

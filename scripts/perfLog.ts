@@ -10,7 +10,7 @@ import { setupRates } from '@/core/logbook/setupRates';
 import { spotRates } from '@/core/logbook/spotRates';
 import { palettesFor } from '@/core/picture';
 import { GENERIC_RIG } from '@/core/rig';
-import { DRILLS, KINDS, makeRound, NoRound } from '@/core/training';
+import { MADE_DRILLS, KINDS, makeRound, NoRound } from '@/core/training';
 
 const DAYS = 300;
 const week = demoWeek();
@@ -46,7 +46,7 @@ timed('calls', () => callRecord(days));
 
 console.log('A round made, mean and worst over all kinds:');
 const palettes = { cone: palettesFor('day', 'cone')[0]!, slice: palettesFor('day', 'slice')[0]! };
-for (const drill of DRILLS) {
+for (const drill of MADE_DRILLS) {
   const times: number[] = [];
   let without = 0;
   for (const kind of KINDS[drill]) {

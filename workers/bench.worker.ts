@@ -4,7 +4,7 @@ import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
 import { automaticMarks, cutaway, score } from './tasks/cutaway';
 import { draw, pictureBuffers } from './tasks/draw';
-import { drillRound, drillTurn } from './tasks/drill';
+import { drillRound, drillTurn, ownRoundFor } from './tasks/drill';
 import { miniature } from './tasks/miniature';
 import { holdRecording, passFor, pings } from './tasks/passes';
 import { openLog } from './tasks/openLog';
@@ -61,6 +61,8 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
       return { result: { kind: 'scenes', scenes: sceneList() } };
     case 'drill-round':
       return drillRound(task);
+    case 'own-round':
+      return ownRoundFor(task, tell);
     case 'drill-turn':
       return drillTurn(task);
     case 'open-log':

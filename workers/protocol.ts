@@ -16,7 +16,7 @@ import type { Recording } from '@/core/recording';
 import type { Face, Rig } from '@/core/rig';
 import type { PixelImage, ScreenCalibration } from '@/core/screenPicture';
 import type { Topic } from '@/core/scene/library/topics';
-import type { Round, RoundSpec, Trained } from '@/core/training/drill';
+import type { OwnMark, Round, RoundSpec, Trained } from '@/core/training/drill';
 
 /** What a pass is, apart from its pings. */
 export interface PassFacts {
@@ -190,6 +190,13 @@ export interface DrillRoundTask {
   trained: Trained;
 }
 
+/** Makes a round of a mark of one's own pass; `null` comes back where the mark is not on its picture. */
+export interface OwnRoundTask {
+  kind: 'own-round';
+  spec: RoundSpec & { own: OwnMark };
+  palettes: Trained['palettes'];
+}
+
 /** Draws a round with dials turned. */
 export interface DrillTurnTask {
   kind: 'drill-turn';
@@ -223,6 +230,7 @@ export type Task =
   | ScreenPictureTask
   | DiagnoseTask
   | DrillRoundTask
+  | OwnRoundTask
   | DrillTurnTask
   | OpenLogTask;
 
@@ -339,6 +347,11 @@ export interface DrillRoundResult {
   round: Round | null;
 }
 
+export interface OwnRoundResult {
+  kind: 'own-round';
+  round: Round | null;
+}
+
 export interface DrillTurnResult {
   kind: 'drill-turn';
   picture: Picture;
@@ -372,6 +385,7 @@ export type Result =
   | ScreenPictureResult
   | DiagnoseResult
   | DrillRoundResult
+  | OwnRoundResult
   | DrillTurnResult
   | OpenLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;

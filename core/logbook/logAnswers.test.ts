@@ -41,6 +41,7 @@ function madeDay(seed: number): Day {
       at: at(random.integer(lengthS)),
       answer: (['follow', 'refusal', 'bite', 'catch'] as const)[random.integer(4)]!,
       side: ([null, 'left', 'right'] as const)[random.integer(3)]!,
+      angle: null,
       depthM: random.uniform() < 0.2 ? null : random.between(3, 13),
       lure: LURES[random.integer(3)]!,
       species: '',

@@ -1,5 +1,6 @@
 import type { Brief } from '@/core/advice';
-import type { Cutaway } from '@/core/bench';
+import type { Cutaway, PassSpec } from '@/core/bench';
+import { CALLED, type Called } from '@/core/logbook';
 import type { MarkPlace, PaletteName, Picture, Settings } from '@/core/picture';
 import type { Rig } from '@/core/rig';
 
@@ -42,9 +43,14 @@ export const KINDS = {
     'gone-at-speed',
   ],
   again: ['pressed', 'drifted'],
+  /** Marks of one's own saved passes, by what was said of them. */
+  yours: CALLED,
 } as const;
 export type Drill = keyof typeof KINDS;
 export const DRILLS = Object.keys(KINDS) as Drill[];
+/** Drills whose water is made. */
+export type MadeDrill = Exclude<Drill, 'yours'>;
+export const MADE_DRILLS = DRILLS.filter((drill): drill is MadeDrill => drill !== 'yours');
 export type KindOf<D extends Drill> = (typeof KINDS)[D][number];
 export type Kind = KindOf<Drill>;
 
@@ -55,12 +61,23 @@ export type Level = (typeof LEVELS)[number];
 /** Rounds of a sitting: some three minutes. */
 export const ROUNDS = 10;
 
+/** A mark of one's own passes, what it was said to be, and how its pass is drawn. */
+export interface OwnMark {
+  kind: Called;
+  timeS: number;
+  rangeM: number;
+  pass: PassSpec;
+  settings: Settings;
+}
+
 /** A round as it is asked for: the same one gives the same water. */
 export interface RoundSpec {
   drill: Drill;
   kind: Kind;
   level: Level;
   seed: number;
+  /** The mark it asks about, in rounds of one's own passes. */
+  own?: OwnMark;
 }
 
 /** What rounds are made for: the boat, and the day that comes. */
@@ -97,6 +114,9 @@ export interface Round extends RoundSpec {
   score: { now: number; best: number } | null;
 }
 
+/** Names to choose from in a round of one's own passes. */
+export const OWN_CHOICES = 4;
+
 /** The chance of an answer given blindly. */
 export const chanceOf = (drill: Drill): number =>
   ({
@@ -109,4 +129,5 @@ export const chanceOf = (drill: Drill): number =>
     dial: 0,
     fix: 1 / 4,
     again: 1 / 4,
+    yours: 1 / OWN_CHOICES,
   })[drill];

@@ -2,14 +2,14 @@ import * as v from 'valibot';
 import { BriefSchema } from '@/core/advice';
 import { RigSchema } from '@/core/rig';
 import { AnswerSchema, type Answer } from './answer';
-import { DRILLS, KINDS, ROUNDS } from './drill';
+import { MADE_DRILLS, KINDS, ROUNDS } from './drill';
 
 /** A drill as one gives it to another: its rounds, the boat and day they are made for, and what one answered oneself. */
 export const DrillSetSchema = v.pipe(
   v.object({
     /** Who gives it. */
     by: v.pipe(v.string(), v.maxLength(60)),
-    drill: v.picklist(DRILLS),
+    drill: v.picklist(MADE_DRILLS),
     rounds: v.pipe(
       v.array(v.pick(AnswerSchema, ['kind', 'level', 'seed'])),
       v.minLength(1),

@@ -8,7 +8,7 @@ import { layTrack } from '@/core/scene';
 import { simulate, type VisibleFish } from '@/core/sounder';
 import { dialIn, wrongSettings } from './dialIn';
 import type { Asked, Draft, Drafting } from './draft';
-import type { Drill, KindOf, Round, RoundSpec, Trained } from './drill';
+import type { Drill, KindOf, MadeDrill, Round, RoundSpec, Trained } from './drill';
 import { COLUMNS } from './drillWater';
 import { findAgain } from './findAgain';
 import { fixIt } from './fixIt';
@@ -19,7 +19,7 @@ import { onCover } from './onCover';
 import { sizeIt } from './sizeIt';
 import { whereIsIt } from './whereIsIt';
 
-const DRAFTS: { [D in Exclude<Drill, 'fix'>]: Drafting<D> } = {
+const DRAFTS: { [D in Exclude<MadeDrill, 'fix'>]: Drafting<D> } = {
   name: nameIt,
   cover: onCover,
   size: sizeIt,
@@ -140,6 +140,7 @@ export interface MadeRound {
  */
 export function makeRound(spec: RoundSpec, trained: Trained): MadeRound {
   const { drill, kind, level, seed } = spec;
+  if (drill === 'yours') throw new NoRound('yours: its rounds are those of passes that were saved');
   const { rig, palettes } = trained;
   const { rows } = screenOf(rig);
   const none = { rings: [], truthRings: [], facts: {}, cutaway: null, score: null };

@@ -4,7 +4,17 @@ import { palettesFor } from '@/core/picture';
 import { readRecording } from '@/core/reading';
 import { navigationOf } from '@/core/recording';
 import { GENERIC_RIG } from '@/core/rig';
-import { chanceOf, KINDS, makeRound, NoRound, type Drill, type Kind, type MadeRound, type Trained } from '.';
+import {
+  chanceOf,
+  KINDS,
+  MADE_DRILLS,
+  makeRound,
+  NoRound,
+  type Drill,
+  type Kind,
+  type MadeRound,
+  type Trained,
+} from '.';
 
 const TRAINED: Trained = {
   brief: FIRST_BRIEF,
@@ -12,7 +22,7 @@ const TRAINED: Trained = {
   palettes: { cone: palettesFor('day', 'cone')[0]!, slice: palettesFor('day', 'slice')[0]! },
 };
 /** Drills whose rounds are of a boat's own cases, judged with the symptoms. */
-const MADE = (Object.keys(KINDS) as Drill[]).filter((drill) => drill !== 'fix');
+const MADE = MADE_DRILLS.filter((drill) => drill !== 'fix');
 
 const rounds = new Map<string, MadeRound>();
 /** The round of a spec, made once for all tests. */

@@ -18,10 +18,12 @@ interface Props {
 /** Gives the rounds just answered to another: as a link, or as a file with one's own answers to be compared. */
 export function ShareDrill({ sitting, trained: { brief, rig } }: Props) {
   const [by, setBy] = useState('');
-  if (sitting.answers.length === 0) return null;
+  const { drill } = sitting;
+  // Another has not the passes that one's own marks lie in.
+  if (sitting.answers.length === 0 || drill === 'yours') return null;
   const set: DrillSet = {
     by: by.trim(),
-    drill: sitting.drill,
+    drill,
     rounds: sitting.answers.map(({ kind, level, seed }) => ({ kind, level, seed })),
     brief,
     rig,

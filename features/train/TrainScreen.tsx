@@ -1,10 +1,11 @@
-import { useEffect } from 'react';
+import { useEffect, useMemo } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { deepestFishOf } from '@/core/advice';
-import { DRILLS } from '@/core/training/drill';
+import { DRILLS, MADE_DRILLS } from '@/core/training/drill';
+import { ownMarks } from '@/core/training/ownMarks';
 import { trainingProgress } from '@/core/training/progress';
-import { trainingStore } from '@/stores';
+import { logStore, trainingStore } from '@/stores';
 import { Icon, Text, useTones, useWide } from '@/ui';
 import { useUnits } from '../units';
 import { DRILL_WORDS, drillLine } from '../words/training';
@@ -23,6 +24,8 @@ export function TrainScreen() {
   const running = useStore(sittingStore, (s) => s.running !== null);
   const sittings = useStore(trainingStore, (s) => s.sittings);
   useEffect(() => stopSitting, []);
+  const entries = useStore(logStore, (s) => s.entries);
+  const own = useMemo(() => ownMarks(entries), [entries]);
   const progress = trainingProgress(sittings);
   if (running)
     return (
@@ -39,8 +42,8 @@ export function TrainScreen() {
         {band('depth', brief.fromM, deepestFishOf(brief), 0)} over {show('depth', brief.toM, 0)}.
       </Text>
       <View role="list" aria-label="Drills" style={styles.list}>
-        {DRILLS.map((drill) => {
-          const own = progress.find((p) => p.drill === drill);
+        {(own.length > 0 ? DRILLS : MADE_DRILLS).map((drill) => {
+          const done = progress.find((p) => p.drill === drill);
           return (
             <View key={drill} role="listitem" style={wide ? styles.cell : styles.row}>
               <Pressable
@@ -51,7 +54,7 @@ export function TrainScreen() {
               >
                 <View style={styles.words}>
                   <Text bold>{DRILL_WORDS[drill].title}</Text>
-                  <Text kind="small">{own ? drillLine(own) : DRILL_WORDS[drill].about}</Text>
+                  <Text kind="small">{done ? drillLine(done) : DRILL_WORDS[drill].about}</Text>
                 </View>
                 <Icon name="play" size={26} colour={tones.buoy} />
               </Pressable>
@@ -59,6 +62,11 @@ export function TrainScreen() {
           );
         })}
       </View>
+      <Text faint kind="small">
+        {own.length > 0
+          ? `“Yours” asks about ${own.length} ${own.length === 1 ? 'mark' : 'marks'} of your own saved passes.`
+          : 'Say in Read which marks are right or wrong, and save the pass: they become a drill of your own.'}
+      </Text>
       <DrillProgressPart progress={progress} />
       <OpenDrill palettes={trained.palettes} />
       <Text faint kind="small">

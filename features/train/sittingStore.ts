@@ -13,8 +13,9 @@ import {
   type RoundSpec,
   type Trained,
 } from '@/core/training/drill';
+import { ownMarks, planOwn } from '@/core/training/ownMarks';
 import { levelOf, planSitting } from '@/core/training/schedule';
-import { keepSitting, newId, trainingStore } from '@/stores';
+import { keepSitting, logStore, newId, trainingStore, withRecording } from '@/stores';
 import { sideWorker, TaskFailed } from '@/workers';
 
 /** What was answered in the round that is open, once it is. */
@@ -60,13 +61,22 @@ const LANE_TURN = 'drill-turn';
 let made: { spec: RoundSpec; round: Promise<Round | null> } | null = null;
 
 function make(spec: RoundSpec, trained: Trained, lane: string): Promise<Round | null> {
+  const { own } = spec;
+  if (own)
+    return withRecording(
+      own.pass,
+      () =>
+        sideWorker().run({ kind: 'own-round', spec: { ...spec, own }, palettes: trained.palettes }, { lane }),
+      sideWorker(),
+    ).then(({ result }) => result.round);
   return sideWorker()
     .run({ kind: 'drill-round', spec, trained }, { lane })
     .then(({ result }) => result.round);
 }
 
-/** Another kind in place of one that cannot be had; null where none is left. */
+/** Another kind in place of one that cannot be had; null where none is left, and for a mark of one's own pass. */
 function instead({ drill, missing, ahead, sitting }: Running, spec: RoundSpec): RoundSpec | null {
+  if (spec.own) return null;
   const gone = [...missing, spec.kind];
   const kinds = (KINDS[drill] as readonly Kind[]).filter((kind) => !gone.includes(kind));
   if (kinds.length === 0) return null;
@@ -97,10 +107,17 @@ async function show(): Promise<void> {
       sittingStore.setState({
         running: {
           ...now,
-          missing: [...now.missing, spec.kind],
-          ahead: other ? [other, ...now.ahead.slice(1)] : [],
+          missing: spec.own ? now.missing : [...now.missing, spec.kind],
+          // A mark that is not on its picture is passed over; a kind that cannot be had leaves nothing to ask.
+          ahead: other ? [other, ...now.ahead.slice(1)] : spec.own ? now.ahead.slice(1) : [],
+          of: spec.own ? now.of - 1 : now.of,
         },
-        problem: other ? null : 'Your boat and tomorrow’s water show none of these. Try another drill.',
+        problem:
+          other || (spec.own && now.ahead.length > 1)
+            ? null
+            : spec.own
+              ? 'None of your marks left is on its picture. Save passes with marks you told right or wrong.'
+              : 'Your boat and tomorrow’s water show none of these. Try another drill.',
       });
       return await show();
     }
@@ -124,10 +141,24 @@ async function show(): Promise<void> {
   }
 }
 
+/** Rounds of marks of one's own passes. */
+function ownRounds(nowMs: number, seed: number): RoundSpec[] {
+  const marks = ownMarks(logStore.getState().entries);
+  const planned = planOwn(trainingStore.getState().sittings, marks, nowMs, seededRandom(seed));
+  return planned.map((own, k) => ({
+    drill: 'yours',
+    kind: own.kind,
+    level: levelOf(trainingStore.getState().sittings, 'yours', own.kind),
+    seed: (seed + 7919 * k) % 4294967296,
+    own,
+  }));
+}
+
 /** Begins a sitting. @param set rounds another has given; null for one's own */
 export function startSitting(drill: Drill, trained: Trained, set: DrillSet | null = null): void {
   const nowMs = Date.now();
   const seed = nowMs % 4294967296;
+  if (drill === 'yours') return begin(drill, trained, ownRounds(nowMs, seed), null, nowMs);
   const planned = planSitting(
     trainingStore.getState().sittings,
     drill,
@@ -139,6 +170,16 @@ export function startSitting(drill: Drill, trained: Trained, set: DrillSet | nul
   const ahead: readonly RoundSpec[] = set
     ? set.rounds.map((round) => ({ ...round, drill, kind: round.kind as Kind }))
     : planned.map(({ kind, level }, k) => ({ drill, kind, level, seed: (seed + 7919 * k) % 4294967296 }));
+  begin(drill, trained, ahead, set, nowMs);
+}
+
+function begin(
+  drill: Drill,
+  trained: Trained,
+  ahead: readonly RoundSpec[],
+  set: DrillSet | null,
+  nowMs: number,
+): void {
   made = null;
   sittingStore.setState({
     ...NOTHING,

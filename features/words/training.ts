@@ -3,6 +3,7 @@ import type { Symptom } from '@/core/bench/symptoms/symptom';
 import type { Drill, KindOf, Option, Round } from '@/core/training/drill';
 import type { DrillProgress, Share } from '@/core/training/progress';
 import type { Units } from '../units';
+import { CALLED_WORDS } from './called';
 
 /** What a drill is called, what it asks, and what it is good for. */
 export const DRILL_WORDS: Record<Drill, { title: string; asks: string; about: string }> = {
@@ -46,6 +47,11 @@ export const DRILL_WORDS: Record<Drill, { title: string; asks: string; about: st
     title: 'Find it again',
     asks: 'How far off is it?',
     about: 'Marks pressed late, and schools that drift.',
+  },
+  yours: {
+    title: 'Yours',
+    asks: 'Your own pass: what is in the box?',
+    about: 'Marks of your saved passes, by what you said they are.',
   },
 };
 
@@ -100,7 +106,11 @@ const WORDS: Record<string, string> = {
 
 /** A kind of round in words. */
 export const kindWords = (drill: Drill, kind: string): string =>
-  drill === 'fix' ? SYMPTOM_WORDS[kind as Symptom].complaint : (WORDS[kind] ?? kind);
+  drill === 'fix'
+    ? SYMPTOM_WORDS[kind as Symptom].complaint
+    : drill === 'yours'
+      ? CALLED_WORDS[kind as KindOf<'yours'>].chip
+      : (WORDS[kind] ?? kind);
 
 /** What stands on an answer. */
 export function optionWords(
@@ -109,7 +119,7 @@ export function optionWords(
   { show }: Units,
 ): string {
   if (value !== null) return `${show('depth', value, 0)} ${code === 'astern-by' ? 'astern' : 'off'}`;
-  return drill === 'fix' ? SYMPTOM_WORDS[code as Symptom].move : (WORDS[code] ?? code);
+  return drill === 'fix' ? SYMPTOM_WORDS[code as Symptom].move : kindWords(drill, code);
 }
 
 /** What is asked in a round. */
@@ -144,6 +154,19 @@ const NAME_WHY: Record<KindOf<'name'>, string> = {
   'own-jig': 'It goes up and down as you lift the rod.',
   'bait-with-sinker': 'Two lines that keep the same gap: what hangs on your own line.',
   nothing: 'Only noise. Nothing here holds together over several pings.',
+};
+
+const OWN_WHY: Record<KindOf<'yours'>, string> = {
+  fish: NAME_WHY.fish,
+  bait: NAME_WHY['bait-calm'],
+  weed: NAME_WHY.weed,
+  brush: NAME_WHY.brush,
+  timber: NAME_WHY.timber,
+  boulder: NAME_WHY.rock,
+  bed: 'It is the ground itself, a rise or an edge of it.',
+  bubbles: NAME_WHY.bubbles,
+  gear: NAME_WHY['own-jig'],
+  nothing: NAME_WHY.nothing,
 };
 
 /** Why the right answer is the right one, in a sentence or two. */
@@ -199,6 +222,8 @@ export function whyWords(round: Round, { show, height }: Units): string {
       return kind === 'pressed'
         ? `You went on for ${facts.lateS!.toFixed(0)} seconds${facts.aheadM ? ', and the antenna is ahead of the transducer' : ''}: ${show('depth', facts.farM!, 0)}.`
         : `${facts.backS} seconds at ${show('speed', facts.speedMps!)} are ${show('depth', facts.farM!, 0)}. Look down-drift first.`;
+    case 'yours':
+      return `You called it so when you saved the pass. ${OWN_WHY[kind as KindOf<'yours'>]}`;
   }
 }
 

@@ -1,7 +1,8 @@
-import { makeRound, NoRound, type MadeRound, type RoundSpec, type Trained } from '@/core/training';
-import type { DrillRoundTask, DrillTurnTask } from '../protocol';
+import { makeRound, NoRound, ownRound, type MadeRound, type RoundSpec, type Trained } from '@/core/training';
+import type { DrillRoundTask, DrillTurnTask, OwnRoundTask, Stage } from '../protocol';
 import type { Answer } from './answer';
 import { pictureBuffers } from './draw';
+import { passFor } from './passes';
 
 /** Rounds that can be turned are kept, so that a dial draws over the same pings: the one asked, and the next. */
 const MOST_KEPT = 2;
@@ -28,6 +29,17 @@ export function drillRound({ spec, trained }: DrillRoundTask): Answer {
     };
   } catch (error) {
     if (error instanceof NoRound) return { result: { kind: 'drill-round', round: null } };
+    throw error;
+  }
+}
+
+export function ownRoundFor({ spec, palettes }: OwnRoundTask, tell: (stage: Stage) => void): Answer {
+  const { recording } = passFor(spec.own.pass, spec.own.settings, tell);
+  try {
+    const round = ownRound(spec, recording, palettes);
+    return { result: { kind: 'own-round', round }, transfer: pictureBuffers(round.picture) };
+  } catch (error) {
+    if (error instanceof NoRound) return { result: { kind: 'own-round', round: null } };
     throw error;
   }
 }
