@@ -105,6 +105,37 @@ describe('a backup brought in', () => {
     expect(kept[0]).toEqual(kept[1]);
   });
 
+  it('joins what two devices said of one pass, in either order the same', async () => {
+    const text = (corrections: object[]): Texts => ({
+      'corrections/p1': JSON.stringify({
+        format: 'nimble-echo-corrections',
+        version: 1,
+        data: { id: 'p1', title: 'Shelf', corrections },
+      }),
+    });
+    const place = { timeS: 5, rangeM: 6, was: 'fish' };
+    const mine = text([{ change: 'agreed', ...place }]);
+    const theirs = text([{ change: 'renamed', ...place, is: 'weed' }]);
+    const results: unknown[] = [];
+    for (const order of [
+      [mine, theirs],
+      [theirs, mine],
+    ]) {
+      const one = await device();
+      for (const [k, texts] of order.entries())
+        expect(await one.restoreBackup({ madeAt: A_AT, texts, files: {} })).toMatchObject({
+          ok: true,
+          value: { both: k },
+        });
+      await settled();
+      const [kept, ...others] = keptOn(one).filter(([key]) => key.startsWith('corrections/'));
+      expect(others).toEqual([]);
+      expect((kept![1] as { data: { corrections: unknown[] } }).data.corrections).toHaveLength(2);
+      results.push(kept);
+    }
+    expect(results[0]).toEqual(results[1]);
+  });
+
   it('leaves what is in use on a device of one’s own, and sets the other aside', async () => {
     const own = await device(b);
     const restored = await own.restoreBackup({ madeAt: A_AT, texts: a, files: {} });

@@ -112,6 +112,12 @@ export async function restoreBackup(
         done.same++;
         continue;
       }
+      const joined = collection.join(mine as never, theirs as never) as { id: string } | null;
+      if (joined) {
+        list.push(joined);
+        done.both++;
+        continue;
+      }
       const [stays, moves] = say(mine) < say(theirs) ? [mine, theirs] : [theirs, mine];
       const copy = { ...moves, id: `copy-${fingerprintOf(say(moves))}` };
       if (here[collection.prefix + copy.id] !== undefined && stays === mine) done.same++;

@@ -4,6 +4,7 @@ import type { PassSource } from '@/core/bench/passSource';
 import { DONE, refused, type Format, type Result } from '@/core/formats';
 import {
   CorrectionsSchema,
+  joinedCorrections,
   MOST_CORRECTIONS,
   withCorrection,
   withoutCorrection,
@@ -52,6 +53,11 @@ export const CORRECTIONS = keepCollection<CorrectionsState, PassCorrections>(app
     const next = new Map(byPass);
     next.delete(id);
     return { byPass: next };
+  },
+  // What two devices said of one pass stands together; where they differ about a mark both are shown.
+  join: (a, b) => {
+    const corrections = joinedCorrections(a.corrections, b.corrections);
+    return corrections && { id: a.id, title: a.title < b.title ? a.title : b.title, corrections };
   },
 });
 

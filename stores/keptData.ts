@@ -27,6 +27,7 @@ interface AnyCollection {
   format: typeof LOG.format;
   put: (items: never[]) => Promise<unknown>;
   putMany: (items: never[]) => Promise<'kept' | 'held'>;
+  join: (a: never, b: never) => unknown;
 }
 /** All that is kept one by one, and all that is kept whole. */
 export const COLLECTIONS = [

@@ -2,6 +2,8 @@ import type { Finding } from '@/core/reading';
 import {
   calledBy,
   correctionOf,
+  joinedCorrections,
+  otherwiseSaid,
   readerRecord,
   withCorrection,
   withoutCorrection,
@@ -49,5 +51,29 @@ describe('what a person says of the reader’s marks', () => {
     expect(calledBy(finding(1, 1))).toBe('fish');
     expect(calledBy(finding(1, 1, 'cloud'))).toBe('bait');
     expect(calledBy(finding(1, 1, 'cover'))).toBe('weed');
+  });
+});
+
+describe('what two devices said of one pass', () => {
+  const at = (timeS: number) => ({ timeS, rangeM: 6 });
+  const agreed: Correction = { change: 'agreed', ...at(10), was: 'fish' };
+  const renamed: Correction = { change: 'renamed', ...at(10), was: 'fish', is: 'weed' };
+  const later: Correction = { change: 'added', ...at(30), is: 'bait' };
+  it('stands together, each once, the same in either order; both are told where they differ', () => {
+    const one = joinedCorrections([later, agreed], [renamed])!;
+    expect(
+      joinedCorrections([renamed], [agreed, { is: 'bait', rangeM: 6, timeS: 30, change: 'added' }]),
+    ).toEqual(one);
+    expect(one).toHaveLength(3);
+    expect(joinedCorrections(one, [agreed])).toEqual(one);
+    const said = correctionOf(finding(10, 6), one)!;
+    expect([said, ...otherwiseSaid(said, one)].map((c) => c.change).sort()).toEqual(['agreed', 'renamed']);
+    // Said anew, it is settled.
+    expect(otherwiseSaid(agreed, withCorrection(one, agreed))).toEqual([]);
+  });
+  it('is not joined past the most there can be', () => {
+    const many = (from: number): Correction[] =>
+      Array.from({ length: 300 }, (_, k) => ({ change: 'added', ...at(from + k), is: 'fish' }));
+    expect(joinedCorrections(many(0), many(1000))).toBeNull();
   });
 });

@@ -77,6 +77,23 @@ export function correctionOf(finding: Finding, corrections: readonly Correction[
   return best;
 }
 
+/** What else was said of the very mark a correction is of, as by two devices. */
+export const otherwiseSaid = (said: Correction, corrections: readonly Correction[]): Correction[] =>
+  corrections.filter(
+    (c) => c !== said && c.change !== 'added' && c.timeS === said.timeS && c.rangeM === said.rangeM,
+  );
+
+/** The corrections of two devices, each once, in an order of their own; null where those are more than a pass holds. */
+export function joinedCorrections(a: readonly Correction[], b: readonly Correction[]): Correction[] | null {
+  const byText = new Map([...a, ...b].map((c) => [textOf(c), c]));
+  if (byText.size > MOST_CORRECTIONS) return null;
+  return [...byText].sort(([p, x], [q, y]) => x.timeS - y.timeS || (p < q ? -1 : 1)).map(([, c]) => c);
+}
+
+/** A correction as a text that does not hang on the order of its fields. */
+const textOf = (c: Correction): string =>
+  JSON.stringify(Object.entries(c).sort(([p], [q]) => (p < q ? -1 : 1)));
+
 /** The corrections with one more: what was said before of the same mark goes. */
 export const withCorrection = (corrections: readonly Correction[], next: Correction): Correction[] => [
   ...corrections.filter(

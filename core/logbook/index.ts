@@ -17,6 +17,8 @@ export {
   CALLED,
   calledBy,
   correctionOf,
+  joinedCorrections,
+  otherwiseSaid,
   CorrectionsSchema,
   MOST_CORRECTIONS,
   MOST_PARTS,

@@ -1,6 +1,7 @@
-import { createElement, useRef, useState, type ReactNode } from 'react';
+import { createElement, useEffect, useRef, useState, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { Button, saveUrl, Text, TONES, TonesContext } from '@/ui';
+import { Button, saveUrl, Text, TONES, TonesContext, useTones } from '@/ui';
 
 /** On paper there is only the page: nothing of the app around it, and nothing that scrolls. */
 const PRINT = `
@@ -21,21 +22,34 @@ interface Props {
   children: ReactNode;
 }
 
-/** One page for paper or for a picture, in the colours of day. */
+/** One page for the screen, in its own light; for paper or a picture, in the colours of day. */
 export function Paper({ pictureName, actions, children }: Props) {
   const paper = useRef<HTMLDivElement>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const light = useTones();
+  const [onPaper, setOnPaper] = useState(false);
+  const tones = onPaper ? TONES.day : light;
+  useEffect(() => {
+    const before = (): void => flushSync(() => setOnPaper(true));
+    const after = (): void => setOnPaper(false);
+    window.addEventListener('beforeprint', before);
+    window.addEventListener('afterprint', after);
+    return () => {
+      window.removeEventListener('beforeprint', before);
+      window.removeEventListener('afterprint', after);
+    };
+  }, []);
   const savePng = async (): Promise<void> => {
     if (!paper.current) return;
+    flushSync(() => setOnPaper(true));
     try {
       const { toPng } = await import('html-to-image');
-      saveUrl(
-        pictureName,
-        await toPng(paper.current, { pixelRatio: 2, backgroundColor: TONES.day.page, skipFonts: true }),
-      );
+      saveUrl(pictureName, await toPng(paper.current, { pixelRatio: 2, backgroundColor: TONES.day.page }));
       setProblem(null);
     } catch {
       setProblem('The picture could not be made here. Print it instead.');
+    } finally {
+      setOnPaper(false);
     }
   };
   return (
@@ -52,7 +66,6 @@ export function Paper({ pictureName, actions, children }: Props) {
             onPress={() => window.print()}
           />
           <Button label="Save as a picture" onPress={() => void savePng()} testID="save-png" />
-          {actions}
         </View>,
       )}
       {problem && <Text role="alert">{problem}</Text>}
@@ -62,12 +75,13 @@ export function Paper({ pictureName, actions, children }: Props) {
           ref: paper,
           className: 'paper',
           'data-testid': 'paper',
-          style: { backgroundColor: TONES.day.page, maxWidth: 760, width: '100%', alignSelf: 'center' },
+          style: { backgroundColor: tones.page, maxWidth: 760, width: '100%', alignSelf: 'center' },
         },
-        <TonesContext.Provider value={TONES.day}>
+        <TonesContext.Provider value={tones}>
           <View style={styles.page}>{children}</View>
         </TonesContext.Provider>,
       )}
+      {createElement('div', { className: 'screen-only' }, <View style={styles.actions}>{actions}</View>)}
     </ScrollView>
   );
 }

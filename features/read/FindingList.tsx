@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { correctionOf, type Correction } from '@/core/logbook';
+import { correctionOf, otherwiseSaid, type Correction } from '@/core/logbook';
 import type { Finding } from '@/core/reading';
 import { correct, takeBack, type PassReading } from '@/stores';
 import { Button, Text, useTones } from '@/ui';
@@ -29,6 +29,15 @@ const worthOf = (f: Finding): number =>
 function besideOf(f: Finding, other: OtherBeam | null): Beside | null {
   const mark = other?.marks?.find((m) => m.id === f.id);
   return mark && other ? { label: other.label, mark } : null;
+}
+
+/** What was said of a finding, and what else on another device. */
+function saidOf(
+  finding: Finding,
+  corrections: readonly Correction[],
+): { said: Correction | null; otherwise: readonly Correction[] } {
+  const said = correctionOf(finding, corrections);
+  return { said, otherwise: said ? otherwiseSaid(said, corrections) : [] };
 }
 
 interface Props {
@@ -77,7 +86,7 @@ export function FindingList({ reading, corrections, truth, other }: Props) {
                     finding={f}
                     reading={reading}
                     open={f.id === chosen}
-                    said={correctionOf(f, corrections)}
+                    {...saidOf(f, corrections)}
                     beside={besideOf(f, other)}
                     truth={truth?.marks.find((m) => m.id === f.id) ?? null}
                     onPress={() => {

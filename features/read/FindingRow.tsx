@@ -40,6 +40,8 @@ interface Props {
   open: boolean;
   /** What was said of it; null for nothing yet. */
   said: Correction | null;
+  /** What else was said of it, on another device. */
+  otherwise: readonly Correction[];
   /** What truly made it, where that is known and asked for. */
   truth: Truth['marks'][number] | null;
   beside: Beside | null;
@@ -51,7 +53,7 @@ interface Props {
 
 /** One finding: the numbers to compare in a line, the evidence on demand. */
 export function FindingRow(props: Props) {
-  const { finding, open, said, truth, beside, onPress } = props;
+  const { finding, open, said, otherwise, truth, beside, onPress } = props;
   const tones = useTones();
   const units = useUnits();
   return (
@@ -81,6 +83,11 @@ export function FindingRow(props: Props) {
           </Text>
           {beside && <Text kind="small">{besideWords(beside.label, beside.mark, units)}</Text>}
           {said && <Text kind="small">{correctionWords(said)}</Text>}
+          {otherwise.map((c, k) => (
+            <Text key={k} kind="small">
+              On another device: {correctionWords(c)}
+            </Text>
+          ))}
           {truth && (
             <Text kind="small" bold testID={`truth-${finding.id}`}>
               {truth.right ? '✓' : '×'} In truth:{' '}
@@ -99,7 +106,7 @@ export function FindingRow(props: Props) {
 }
 
 /** What speaks for a finding, what else it could be, what would tell; and whether it is right. */
-function Evidence({ finding, reading, said, onSay, onTakeBack, onCorrect }: Props) {
+function Evidence({ finding, reading, said, otherwise, onSay, onTakeBack, onCorrect }: Props) {
   const units = useUnits();
   const [numbers, setNumbers] = useState(false);
   const { show, band, height } = units;
@@ -146,7 +153,12 @@ function Evidence({ finding, reading, said, onSay, onTakeBack, onCorrect }: Prop
       {numbers && <Text testID="finding-numbers">{findingNumbers(finding)}</Text>}
       <View style={styles.actions}>
         {said ? (
-          <Button label="Take back" onPress={() => onTakeBack(said)} testID="take-back" />
+          <>
+            <Button label="Take back" onPress={() => onTakeBack(said)} testID="take-back" />
+            {otherwise.map((c, k) => (
+              <Button key={k} label={`Take back: ${correctionWords(c)}`} onPress={() => onTakeBack(c)} />
+            ))}
+          </>
         ) : (
           <>
             <Button

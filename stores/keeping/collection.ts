@@ -21,6 +21,8 @@ export interface KeptCollection<State, T extends Item> {
   /** The state with items put in, and with one taken out. */
   withItems: (state: State, items: readonly T[]) => Partial<State>;
   withoutItem: (state: State, id: string) => Partial<State>;
+  /** Two differing things of one id as one that has all of both, in any order of them the same; null where they cannot be one. */
+  join?: (a: T, b: T) => T | null;
 }
 
 /** Keys read and written at a time. */
@@ -37,11 +39,12 @@ export interface Collection<T extends Item> {
   load(): Promise<void>;
   prefix: string;
   format: Format<T>;
+  join: (a: T, b: T) => T | null;
 }
 
 export function keepCollection<State, T extends Item>(
   keeper: () => Keeper,
-  { store, prefix, title, format, withItems, withoutItem }: KeptCollection<State, T>,
+  { store, prefix, title, format, withItems, withoutItem, join = () => null }: KeptCollection<State, T>,
 ): Collection<T> {
   const keyOf = (id: string): string => `${prefix}${id}`;
   let hearing = false;
@@ -81,6 +84,7 @@ export function keepCollection<State, T extends Item>(
   return {
     prefix,
     format,
+    join,
     put(items) {
       store.setState((state) => withItems(state, items));
       return write(items);
