@@ -171,6 +171,9 @@ describe('what the days say, over twenty made ones', () => {
     const [down] = setupRates(DAYS, { phase: 'vertical' }, 'unit-1');
     expect(down!.hours).toBeLessThan(all!.hours);
     expect(setupRates(DAYS, {}, 'another unit')).toEqual([]);
+    // Beds lie at 14 to 18 m: all in one band, none in the next.
+    expect(setupRates(DAYS, { bedFromM: 10 }, 'unit-1')).toEqual(setupRates(DAYS, {}, 'unit-1'));
+    expect(setupRates(DAYS, { bedFromM: 20 }, 'unit-1')).toEqual([]);
   });
 
   it('a line set on the unit counts over its phase alone, and in place of what was held', () => {

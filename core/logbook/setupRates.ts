@@ -1,6 +1,6 @@
 import { heldOn, isPinnable, type Presentation } from '@/core/advice';
 import { isTake, rateOf, type Rate } from './biteRates';
-import { lastUsed } from './day';
+import { lastUsed, type Day } from './day';
 import type { FishedDay } from './fishedHours';
 
 /** Which days count; what is left out counts all. */
@@ -9,6 +9,8 @@ export interface DayFilter {
   /** Months of the year, 1…12. */
   months?: readonly number[] | undefined;
   clarity?: string | undefined;
+  /** Shallower end of a band of depths of the bed, m. */
+  bedFromM?: number | undefined;
   phase?: Presentation | undefined;
 }
 
@@ -24,13 +26,24 @@ export interface SetupRate {
   others: { hours: number; takes: number; rate: Rate | null };
 }
 
+/** Width of a band of depths of the bed, m. */
+export const BED_BAND_M = 10;
+
+/** The shallower end of the band the bed of a day's plan lies in, m; null on a day without a plan. */
+export const bedBand = ({ plan }: Day): number | null =>
+  plan && BED_BAND_M * Math.floor(plan.brief.toM / BED_BAND_M);
+
 /** The days a filter lets through. */
-export const daysOf = (days: readonly FishedDay[], { waterName, months, clarity }: DayFilter): FishedDay[] =>
+export const daysOf = (
+  days: readonly FishedDay[],
+  { waterName, months, clarity, bedFromM }: DayFilter,
+): FishedDay[] =>
   days.filter(
     ({ day }) =>
       (waterName === undefined || day.waterName === waterName) &&
       (months === undefined || months.includes(Number(day.startedAt.slice(5, 7)))) &&
-      (clarity === undefined || day.plan?.brief.clarity === clarity),
+      (clarity === undefined || day.plan?.brief.clarity === clarity) &&
+      (bedFromM === undefined || bedBand(day) === bedFromM),
   );
 
 /**

@@ -5,8 +5,7 @@ import { CLARITIES, PRESENTATIONS, type Presentation } from '@/core/advice';
 import { biteRates, SORTED_BY, type BiteRate, type SortedBy } from '@/core/logbook/biteRates';
 import { watersOf } from '@/core/logbook/eveningCard';
 import type { FishedDay } from '@/core/logbook/fishedHours';
-import { daysOf, setupRates } from '@/core/logbook/setupRates';
-import { spotRates } from '@/core/logbook/spotRates';
+import { bedBand, BED_BAND_M, daysOf, setupRates } from '@/core/logbook/setupRates';
 import { openUnitOf, planStore } from '@/stores';
 import { Chips, Text, useTones } from '@/ui';
 import { useOwnUnit } from '../plan/usePlan';
@@ -14,6 +13,7 @@ import { useUnits, type Units } from '../units';
 import { CLARITY_WORDS, PHASE_WORDS } from '../words/brief';
 import { monthWords } from '../words/day';
 import { biteLine, groupWords, setupLine, SORTED_WORDS, spotLine, spotName } from '../words/logAnswers';
+import { useSpots } from './useSpots';
 
 const BiteChart = lazy(() => import('../charts').then((m) => ({ default: m.BiteChart })));
 
@@ -82,12 +82,13 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
   const [water, setWater] = useState('');
   const [phase, setPhase] = useState<Presentation | ''>('');
   const [clarity, setClarity] = useState('');
+  const [bed, setBed] = useState('');
   const [month, setMonth] = useState('');
   const [width, setWidth] = useState(0);
   const waters = useMemo(() => watersOf(days.map((d) => d.day)), [days]);
   const taken = useMemo(() => daysOf(days, { waterName: water || undefined }), [days, water]);
   const rows = useMemo(() => biteRates(taken, by), [taken, by]);
-  const spots = useMemo(() => spotRates(taken).slice(0, MOST_SPOTS), [taken]);
+  const spots = useSpots(taken).slice(0, MOST_SPOTS);
   const setups = useMemo(
     () =>
       setupRates(
@@ -96,14 +97,16 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
           waterName: water || undefined,
           phase: phase || undefined,
           clarity: clarity || undefined,
+          bedFromM: bed === '' ? undefined : Number(bed),
           months: month === '' ? undefined : [Number(month)],
         },
         unitId,
       ),
-    [days, water, phase, clarity, month, unitId],
+    [days, water, phase, clarity, bed, month, unitId],
   );
   const phases = PRESENTATIONS.filter((p) => days.some(({ day }) => day.phases.some((x) => x.phase === p)));
   const clarities = CLARITIES.filter((c) => days.some(({ day }) => day.plan?.brief.clarity === c));
+  const beds = [...new Set(days.flatMap(({ day }) => bedBand(day) ?? []))].sort((a, b) => a - b);
   const months = [...new Set(days.map(({ day }) => Number(day.startedAt.slice(5, 7))))].sort((a, b) => a - b);
   if (days.every((d) => d.answered.length === 0)) return null;
   return (
@@ -154,7 +157,7 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
           />
         </Part>
       )}
-      {(setups.length > 0 || clarity !== '' || month !== '' || phase !== '') && (
+      {(setups.length > 0 || clarity !== '' || bed !== '' || month !== '' || phase !== '') && (
         <Part title="Settings you used">
           {phases.length > 1 && (
             <Chips
@@ -176,6 +179,20 @@ export function LogAnswers({ days, simulated }: { days: readonly FishedDay[]; si
                 ...clarities.map((c) => ({ value: c, label: CLARITY_WORDS[c] })),
               ]}
               onChange={setClarity}
+            />
+          )}
+          {beds.length > 1 && (
+            <Chips
+              label="Depth of the bed"
+              value={bed}
+              options={[
+                { value: '', label: 'Any depth' },
+                ...beds.map((fromM) => ({
+                  value: String(fromM),
+                  label: units.band('depth', fromM, fromM + BED_BAND_M, 0),
+                })),
+              ]}
+              onChange={setBed}
             />
           )}
           {months.length > 1 && (
