@@ -4,14 +4,17 @@ import { labOf, type Lab, type Rgb } from '@/core/picture';
 const POINTS = 64;
 /** Colours nearer than this are one step, ΔE (CIE 1976). */
 const SAME_DE = 2.5;
-/** A colour farther than this from the ramp and from the ground is laid over the echoes: a menu, a digit, a grid line. */
+/** A colour farther than this from the ramp and from the ground is a mixture of both, or one laid over the echoes near it. */
 const OFF_DE = 22;
+/** Farther than this it is laid over the echoes: a menu, a digit, a grid line. */
+const LAID_DE = 38;
 /** Bits of each channel that a colour is looked up by. */
 const BITS = 5;
 
-/** A colour's place on the ramp: 0…1 weak to strong, GROUND where nothing is drawn, OVERLAY where something else is. */
+/** A colour's place on the ramp: 0…1 weak to strong, GROUND where nothing is drawn, MIXED between them, OVERLAY where something else is. */
 export const GROUND = -1;
 export const OVERLAY = -2;
+export const MIXED = -3;
 
 const apart = (a: Lab, b: Lab): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
@@ -50,8 +53,9 @@ export function rampLookup(ramp: readonly Lab[], ground: Lab): (r: number, g: nu
       }
     }
     const toGround = apart(lab, ground);
-    if (toGround <= best) return toGround > OFF_DE ? OVERLAY : GROUND;
-    return best > OFF_DE ? OVERLAY : at;
+    const off = Math.min(toGround, best);
+    if (off > OFF_DE) return off > LAID_DE ? OVERLAY : MIXED;
+    return toGround <= best ? GROUND : at;
   };
   return (r, g, b) => {
     const key = ((r >> shift) << (2 * BITS)) | ((g >> shift) << BITS) | (b >> shift);

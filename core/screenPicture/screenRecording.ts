@@ -1,9 +1,10 @@
 import { clamp } from '@/core/maths';
-import { labOf, PALETTE_BOTTOM_DB, timeVariedGain, type Lab, type Rgb } from '@/core/picture';
+import { labOf, PALETTE_BOTTOM_DB, timeVariedGain, type Rgb } from '@/core/picture';
 import { recordingOf, straightWay, type Channel, type Recording } from '@/core/recording';
 import { singlePulse, type Face } from '@/core/rig';
 import type { ScreenCalibration } from './calibration';
-import { GROUND, OVERLAY, rampLookup, rampOf } from './colourRamp';
+import { addedLight } from './addedLight';
+import { GROUND, MIXED, OVERLAY, rampLookup, rampOf } from './colourRamp';
 import { squareToQuad } from './straighten';
 
 /** Pixels of a picture, RGBA, row by row. */
@@ -21,17 +22,29 @@ const MOST_COLUMNS = 2400;
  * ours does, so that it is drawn again as it was.
  */
 export const RAMP_DB = 40;
-const UNDER_DB = 4;
+const UNDER_DB = 7;
 const WEAKEST_DB =
   PALETTE_BOTTOM_DB - timeVariedGain({ calibration: null, resolutionM: 1 } as Channel, 1, 'flat');
-/** An overlay is filled from what is beside it within so many columns. */
-const FILL_COLUMNS = 12;
+/** Pixels a file compresses together, and the share of a square of them that must be overlay for all of it to be. */
+const BLOCK = 8;
+const SOLID = 0.3;
+/** A grid line is thinner than this, rows, and is seen over so much of the panel's width, or over so much in a colour of its own. */
+const THIN = 3;
+const GRID_SHARE = 0.4;
+const LAID_SHARE = 0.1;
+/** Cells beside any overlay that its colour runs into. */
+const FRINGE = 1;
+/** So far it may turn the ground into what looks like a weak echo. */
+const MIXED_FRINGE = 3;
+const WEAK = 0.3;
+/** An overlay is filled from what is beside it within so many cells. */
+const FILL_CELLS = 12;
 /** The screen draws an echo at least so many rows thick. */
 const PULSE_ROWS = 2;
 const SOUND_MPS = 1470;
 
 /** The colour that fills most of the panel's upper half: what is drawn where nothing answers. */
-function groundOf(colours: readonly Rgb[]): Lab {
+function groundOf(colours: readonly Rgb[]): Rgb {
   const counts = new Map<number, { count: number; sum: [number, number, number] }>();
   for (const [r, g, b] of colours) {
     const key = ((r >> 4) << 8) | ((g >> 4) << 4) | (b >> 4);
@@ -44,7 +57,7 @@ function groundOf(colours: readonly Rgb[]): Lab {
   }
   const [most] = [...counts.values()].sort((a, b) => b.count - a.count);
   const { count, sum } = most!;
-  return labOf([sum[0] / count, sum[1] / count, sum[2] / count]);
+  return [sum[0] / count, sum[1] / count, sum[2] / count];
 }
 
 /**
@@ -101,7 +114,12 @@ export function screenRecording(
     const { x, y } = place(((i * 7919) % 1000) / 999, (0.5 * ((i * 104729) % 997)) / 996);
     upper.push(pixelAt(x, y));
   }
-  const lookup = rampLookup(ramp, groundOf(upper));
+  const ground = groundOf(upper);
+  const lookup = rampLookup(ramp, labOf(ground));
+  const lightAt = addedLight((u, v) => {
+    const { x, y } = place(u, v);
+    return pixelAt(x, y);
+  }, ground);
 
   const levelDb = new Float32Array(columns * rows);
   const at = { x: 0, y: 0 };
@@ -111,10 +129,18 @@ export function screenRecording(
     for (let j = 0; j < rows; j++) {
       place(u, (firstRow + j) / (allRows - 1), at);
       const i = indexAt(at.x, at.y);
-      levelDb[p * rows + j] = lookup(data[i]!, data[i + 1]!, data[i + 2]!);
+      const light = lightAt(u, (firstRow + j) / (allRows - 1));
+      levelDb[p * rows + j] = lookup(
+        Math.max(0, data[i]! - light),
+        Math.max(0, data[i + 1]! - light),
+        Math.max(0, data[i + 2]! - light),
+      );
     }
   }
+  layGridLines(levelDb, columns, rows);
+  widenOverlays(levelDb, columns, rows);
   fillOverlays(levelDb, columns, rows);
+  fillMixed(levelDb, columns, rows);
   for (let i = 0; i < levelDb.length; i++) {
     const onRamp = levelDb[i]!;
     levelDb[i] = WEAKEST_DB + (onRamp === GROUND ? -UNDER_DB : RAMP_DB * onRamp);
@@ -148,16 +174,133 @@ export function screenRecording(
   ]);
 }
 
-/** Puts the nearest echo along the row in place of what is laid over it; over a wide overlay the weaker of both sides. */
+/**
+ * Takes thin lines at one row for a grid's, whatever their colour: compression greys a line of a pixel until it looks like an echo.
+ * Echoes at one depth are thicker, or keep to it over less of the panel.
+ */
+function layGridLines(at: Float32Array, columns: number, rows: number): void {
+  const thin = (p: number, j: number): boolean => {
+    const cell = p * rows + j;
+    return (
+      at[cell] !== GROUND &&
+      (j < THIN || at[cell - THIN] === GROUND) &&
+      (j + THIN >= rows || at[cell + THIN] === GROUND)
+    );
+  };
+  for (let j = 0; j < rows; j++) {
+    let drawn = 0;
+    let laid = 0;
+    for (let p = 0; p < columns; p++)
+      if (thin(p, j)) {
+        drawn++;
+        if (at[p * rows + j] === OVERLAY) laid++;
+      }
+    if (drawn < GRID_SHARE * columns && laid < LAID_SHARE * columns) continue;
+    for (let p = 0; p < columns; p++) if (thin(p, j)) at[p * rows + j] = OVERLAY;
+  }
+}
+
+/** How many cells of a kind lie in the square about a cell, by sums over the rectangle from the corner. */
+function countsWithin(
+  columns: number,
+  rows: number,
+  is: (cell: number) => boolean,
+): (p: number, j: number, half: number) => number {
+  const sums = new Int32Array((columns + 1) * (rows + 1));
+  const high = rows + 1;
+  for (let p = 0; p < columns; p++)
+    for (let j = 0; j < rows; j++)
+      sums[(p + 1) * high + j + 1] =
+        (is(p * rows + j) ? 1 : 0) +
+        sums[p * high + j + 1]! +
+        sums[(p + 1) * high + j]! -
+        sums[p * high + j]!;
+  return (p, j, half) => {
+    const [p0, p1] = [Math.max(0, p - half), Math.min(columns, p + half + 1)];
+    const [j0, j1] = [Math.max(0, j - half), Math.min(rows, j + half + 1)];
+    return sums[p1 * high + j1]! - sums[p0 * high + j1]! - sums[p1 * high + j0]! + sums[p0 * high + j0]!;
+  };
+}
+
+/**
+ * Takes what borders on an overlay for a part of it, about a solid one (a menu, a box of digits) more of it: a file's compression
+ * lets its colours run over into blocks of so many pixels.
+ */
+function widenOverlays(at: Float32Array, columns: number, rows: number): void {
+  const laid = countsWithin(columns, rows, (cell) => at[cell] === OVERLAY);
+  const solid = SOLID * (2 * BLOCK + 1) ** 2;
+  const wider: number[] = [];
+  for (let p = 0; p < columns; p++)
+    for (let j = 0; j < rows; j++) {
+      const cell = p * rows + j;
+      const value = at[cell]!;
+      const reach = value === MIXED || (value >= 0 && value < WEAK) ? MIXED_FRINGE : FRINGE;
+      if (laid(p, j, reach) > 0 || laid(p, j, BLOCK) >= solid) wider.push(cell);
+    }
+  for (const cell of wider) at[cell] = OVERLAY;
+}
+
+/** Length of each run of overlay a cell is in, along steps of `stride` in lines of `length`. */
+function overlayRuns(
+  at: Float32Array,
+  lines: number,
+  length: number,
+  of: (line: number, k: number) => number,
+): Uint16Array {
+  const runs = new Uint16Array(at.length);
+  for (let line = 0; line < lines; line++)
+    for (let k = 0; k < length; k++) {
+      if (at[of(line, k)] !== OVERLAY) continue;
+      const from = k;
+      while (k + 1 < length && at[of(line, k + 1)] === OVERLAY) k++;
+      for (let q = from; q <= k; q++) runs[of(line, q)] = k - from + 1;
+    }
+  return runs;
+}
+
+/** Puts the nearest echo in place of what is laid over it, across the overlay where it is thinner; over a wide one the weaker of both sides. */
 function fillOverlays(at: Float32Array, columns: number, rows: number): void {
+  const alongRow = (j: number, p: number): number => p * rows + j;
+  const downColumn = (p: number, j: number): number => p * rows + j;
+  const wide = overlayRuns(at, rows, columns, alongRow);
+  const high = overlayRuns(at, columns, rows, downColumn);
+  const before = at.slice();
+  const fill = (
+    lines: number,
+    length: number,
+    of: (line: number, k: number) => number,
+    mine: Uint16Array,
+    other: Uint16Array,
+  ): void => {
+    for (let line = 0; line < lines; line++)
+      for (let k = 0; k < length; k++) {
+        if (before[of(line, k)] !== OVERLAY) continue;
+        const from = k;
+        while (k + 1 < length && before[of(line, k + 1)] === OVERLAY) k++;
+        const after = k + 1 < length ? before[of(line, k + 1)]! : GROUND;
+        const first = from > 0 ? before[of(line, from - 1)]! : after;
+        const middle = (from + k) / 2;
+        for (let q = from; q <= k; q++) {
+          const cell = of(line, q);
+          if (mine[cell]! <= other[cell]! && at[cell] === OVERLAY)
+            at[cell] = mine[cell]! > FILL_CELLS ? Math.min(first, after) : q < middle ? first : after;
+        }
+      }
+  };
+  fill(columns, rows, downColumn, high, wide);
+  fill(rows, columns, alongRow, wide, high);
+}
+
+/** A colour between echo and ground is what is beside it along the row; of a long run of them the weaker of both sides. */
+function fillMixed(at: Float32Array, columns: number, rows: number): void {
   for (let j = 0; j < rows; j++)
     for (let p = 0; p < columns; p++) {
-      if (at[p * rows + j] !== OVERLAY) continue;
+      if (at[p * rows + j] !== MIXED) continue;
       const from = p;
-      while (p + 1 < columns && at[(p + 1) * rows + j] === OVERLAY) p++;
+      while (p + 1 < columns && at[(p + 1) * rows + j] === MIXED) p++;
       const after = p + 1 < columns ? at[(p + 1) * rows + j]! : GROUND;
       const before = from > 0 ? at[(from - 1) * rows + j]! : after;
-      const wide = p - from + 1 > FILL_COLUMNS;
+      const wide = p - from + 1 > FILL_CELLS;
       const middle = (from + p) / 2;
       for (let q = from; q <= p; q++)
         at[q * rows + j] = wide ? Math.min(before, after) : q < middle ? before : after;

@@ -14,8 +14,16 @@ export interface ScreenLook {
   corners: readonly [x: number, y: number][];
   /** What a camera and its file do to each pixel, 8-bit. */
   noise: number;
-  /** Grid lines and a line of digits over the echoes. */
+  /** Grid lines and a line of digits over the echoes, and their colour; magenta when left out. */
   overlays: boolean;
+  overlayColour?: Rgb;
+  /** A box of a menu over the panel's upper corner. */
+  menu?: boolean;
+  menuColour?: Rgb;
+  /** Light of a lamp on the glass: how bright at its middle, 8-bit; none when left out. */
+  glare?: number;
+  /** A screen that has another panel already, which this one is put on. */
+  on?: PixelImage;
   seed: number;
 }
 
@@ -38,7 +46,7 @@ export function renderedScreen(
   speedMps: number,
 ): { image: PixelImage; calibration: ScreenCalibration } {
   const { width, height, ramp, now, corners, seed } = look;
-  const data = new Uint8ClampedArray(4 * width * height).fill(255);
+  const data = look.on?.data ?? new Uint8ClampedArray(4 * width * height).fill(255);
   const random = seededRandom(seed).fork('screen');
   const put = (x: number, y: number, [r, g, b]: Rgb): void => {
     const i = 4 * (y * width + x);
@@ -48,8 +56,9 @@ export function renderedScreen(
     data[i + 2] = b + grain();
   };
   const ground = rgbOf(look.ground);
+  const overlay: Rgb = look.overlayColour ?? [255, 60, 255];
   const steps = Array.from({ length: PALETTE_STEPS }, (_, k) => rampColour(ramp, k / (PALETTE_STEPS - 1)));
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) put(x, y, [64, 66, 70]);
+  if (!look.on) for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) put(x, y, [64, 66, 70]);
   const legendX = width - 2 * LEGEND_PX;
   const [legendTop, legendFoot] = [Math.round(0.2 * height), Math.round(0.8 * height)];
   for (let y = legendTop; y <= legendFoot; y++) {
@@ -76,20 +85,32 @@ export function renderedScreen(
       const grid = look.overlays && j > 0 && j % Math.round(down / 5) < 2;
       const digits =
         look.overlays && i > 0.05 * across && i < 0.2 * across && j > 0.06 * down && j < 0.13 * down;
+      const menu = look.menu && i > 0.06 * across && i < 0.3 * across && j > 0.08 * down && j < 0.3 * down;
       const [px, py] = [Math.round(x), Math.round(y)];
       if (px < 0 || py < 0 || px >= width || py >= height) continue;
       put(
         px,
         py,
-        digits && (i + j) % 17 < 6
-          ? [255, 60, 255]
-          : grid
-            ? [255, 60, 255]
-            : step > 0
-              ? steps[step - 1]!
-              : ground,
+        menu
+          ? (j >> 3) % 4 === 1 && (i >> 2) % 3 > 0
+            ? [250, 250, 250]
+            : (look.menuColour ?? [40, 120, 60])
+          : digits && (i + j) % 17 < 6
+            ? overlay
+            : grid
+              ? overlay
+              : step > 0
+                ? steps[step - 1]!
+                : ground,
       );
     }
+  if (look.glare)
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++) {
+        const [u, v] = [(x - 0.62 * width) / (0.16 * width), (y - 0.3 * height) / (0.2 * height)];
+        const light = look.glare * Math.exp(-u * u - v * v);
+        for (let k = 0; k < 3; k++) data[4 * (y * width + x) + k]! += light;
+      }
   const share = (x: number, y: number): { x: number; y: number } => ({
     x: x / (width - 1),
     y: y / (height - 1),
