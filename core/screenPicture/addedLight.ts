@@ -68,24 +68,26 @@ function lightOf(colours: readonly Rgb[], ground: Rgb): number {
 
 /** Light fades slowly over a screen; a part far brighter than one beside it is full of echoes of a grey ramp, as the bed is. */
 function leaveOutEchoes(light: Float32Array): void {
+  const echoes = new Uint8Array(light.length);
+  // Beside echoes what is as bright is echoes too.
+  const beside = (i: number, j: number): number => {
+    if (i < 0 || i >= ACROSS || j < 0 || j >= DOWN) return NaN;
+    return echoes[j * ACROSS + i] ? 0 : light[j * ACROSS + i]!;
+  };
   for (let again = true; again;) {
     again = false;
     for (let j = 0; j < DOWN; j++)
       for (let i = 0; i < ACROSS; i++) {
-        const here = light[j * ACROSS + i]!;
-        if (!(here > 0)) continue;
-        const near = [
-          i > 0 ? light[j * ACROSS + i - 1]! : NaN,
-          i + 1 < ACROSS ? light[j * ACROSS + i + 1]! : NaN,
-          j > 0 ? light[(j - 1) * ACROSS + i]! : NaN,
-          j + 1 < DOWN ? light[(j + 1) * ACROSS + i]! : NaN,
-        ];
-        if (near.some((x) => here - x > STEEPEST)) {
-          light[j * ACROSS + i] = NaN;
-          again = true;
-        }
+        const at = j * ACROSS + i;
+        const here = light[at]!;
+        if (!(here > 0) || echoes[at]) continue;
+        const near = [beside(i - 1, j), beside(i + 1, j), beside(i, j - 1), beside(i, j + 1)];
+        if (!near.some((x) => here - x > STEEPEST)) continue;
+        echoes[at] = 1;
+        again = true;
       }
   }
+  for (let at = 0; at < light.length; at++) if (echoes[at]) light[at] = NaN;
 }
 
 /** Gives parts whose ground is hidden the light of those about them. */
