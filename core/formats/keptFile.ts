@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { FaceSchema } from '@/core/rig';
-import { ScreenCalibrationSchema } from '@/core/screenPicture';
+import { ScreenCalibrationSchema } from '@/core/screenPicture/calibration';
 import type { Format } from './envelope';
 
 /** What is known of a recording or a picture of a screen whose file is kept on the device, apart from the file. */

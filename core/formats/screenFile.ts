@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { ScreenCalibrationSchema } from '@/core/screenPicture';
+import { ScreenCalibrationSchema } from '@/core/screenPicture/calibration';
 import type { Format } from './envelope';
 
 /** Where the panel, scale and legend lie on pictures of one unit's screen, by a name. */

@@ -40,7 +40,7 @@ describe('on water painted from statistics', () => {
     ).toBeLessThan(0.2);
   });
   it('bait is found, and calm told from hunted', () => {
-    const t = judged({ parts: { clouds: 1 } }, 8, 3_600_001);
+    const t = judged({ parts: { clouds: 1 } }, 6, 3_600_001);
     expect(shareOf(t, 'clouds found')).toBeGreaterThan(0.8);
     const right = (t.counts['mood: calm']?.[0] ?? 0) + (t.counts['mood: hunted']?.[0] ?? 0);
     const all = (t.counts['mood: calm']?.[1] ?? 0) + (t.counts['mood: hunted']?.[1] ?? 0);
@@ -49,8 +49,8 @@ describe('on water painted from statistics', () => {
 });
 
 describe('nuisances', () => {
+  const { recording } = paintedPass(5, { clouds: 0 });
   it.each(NUISANCES)('%s changes a recording, the same for one seed, and leaves its shape', (name) => {
-    const { recording } = paintedPass(5, { clouds: 0 });
     const made = [1, 1].map((seed) => withNuisances(recording, [name], seededRandom(seed)).channels[0]!);
     const [one, again] = made;
     const clean = recording.channels[0]!;

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts/dist/LineChart';
-import { FONT, Text, useTones } from '@/ui';
+import { FONT, useTones } from '@/ui';
 
 const HEIGHT = 90;
 const AXIS_PX = 46;

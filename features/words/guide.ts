@@ -74,6 +74,7 @@ export const GUIDE: readonly GuidePart[] = [
       'Open the address once, then add it to the home screen. After that it works with no signal.',
       'The folder dist/ runs from any web server with https. Without https a browser gives no tilt sensor and does not keep the app.',
       'On the boat, npm run serve with --feed and the address of your network gives Deck depth, speed and position. Only pages of that server can listen.',
+      'With --call-out a guest opens /call-out on a second phone and sees what you call out from Deck, Spot.',
     ],
   },
 ];
