@@ -97,9 +97,9 @@ test('closing right after “kept” loses nothing, three times', { tag: '@once'
   }
   const page = await context.newPage();
   await open(page, '/log');
-  await expect.poll(async () => (await exported(page)).length).toBe(5);
+  await expect.poll(async () => (await exported(page)).length).toBe(3);
   const calls = (await exported(page)).map((e) => e.call);
-  expect(new Set(calls).size).toBe(5);
+  expect(new Set(calls).size).toBe(3);
 });
 
 test(

@@ -52,6 +52,7 @@ export function solvedAgainstGrid(
   { source, rig, base: set, purpose, bandM }: TunedWater,
   grid: SightGrid = WHOLE_GRID,
   now: () => number = () => 0,
+  starts = 3,
 ): SolvedSight {
   const face = faceOf(rig, set.faceId);
   const slice = face.beam.shape === 'fan';
@@ -82,16 +83,18 @@ export function solvedAgainstGrid(
     const { marks } = see(picture, settings.palette, settings.bedRamp, places(picture), view);
     return marks.reduce((sum, m) => sum + m.probability, 0);
   };
-  const solved = badlySet(base).map((bad) => {
-    const { moves, now: from } = walk(pass, bad, over);
-    const settings = moves.reduce<Settings>((s, move) => ({ ...s, ...move.change }), bad);
-    return {
-      from: from.score,
-      score: moves.at(-1)?.after.score ?? from.score,
-      moves: moves.length,
-      found: trulyFound(settings),
-    };
-  });
+  const solved = badlySet(base)
+    .slice(0, starts)
+    .map((bad) => {
+      const { moves, now: from } = walk(pass, bad, over);
+      const settings = moves.reduce<Settings>((s, move) => ({ ...s, ...move.change }), bad);
+      return {
+        from: from.score,
+        score: moves.at(-1)?.after.score ?? from.score,
+        moves: moves.length,
+        found: trulyFound(settings),
+      };
+    });
   const begun = now();
   nextMove(pass, base, over);
   return {
