@@ -276,7 +276,8 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
           ? ` Track: faint ${by === 'depth' ? show('depth', low) : show('temperature', low, 1)}, strong ${
               by === 'depth' ? show('depth', high) : show('temperature', high, 1)
             }.`
-          : ''}
+          : ''}{' '}
+        Not for navigation.
       </Text>
       <View style={styles.row}>
         <BigButton
@@ -298,7 +299,6 @@ export function DeckMap({ boat, day }: { boat: BoatNow; day: Day | null }) {
         <BigButton label={BY_WORDS[NEXT[by]]} onPress={() => setBy(NEXT[by])} testID="map-by" />
       </View>
       <LanesPart boat={boat} day={day} left={left} middle={centre} />
-      <Text style={styles.words}>Not for navigation.</Text>
       <PlacesFiles day={day} />
     </View>
   );
