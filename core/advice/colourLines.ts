@@ -1,13 +1,13 @@
 import { clamp, toDb } from '@/core/maths';
 import { CONTROLS, weakestColourDb } from '@/core/picture';
-import { beamPattern, DETECTION_DB, faceBudget, type Rig } from '@/core/rig';
+import { beamPattern, faceBudget, type Rig } from '@/core/rig';
 import { fishLengthOf, fishTargetStrength, windBubbles } from '@/core/water';
 import { deepestFishOf, hardestBed, midFishOf, targetOf, waterOf, type Brief } from './brief';
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
 import { gainForEye } from './gainForEye';
-import { gainForLure, lureEcho } from './lureEcho';
+import { gainForLure, lureEcho, lureSight } from './lureEcho';
 import type { Pace } from './timeLines';
 import type { RangeChoice } from './rangeLines';
 
@@ -100,7 +100,8 @@ export function coloursFor(
   const over = (gainDb: number): number => targetStrengthDb - bottomOf(gainDb);
   const lure = lureEcho(brief, rig, { face, budget });
   const forLure = lure && gainForLure(lure, power, BACK_A_TOUCH_DB);
-  const lureLost = !lure?.inView || lure.marginDb < DETECTION_DB || forLure! > highest;
+  const loudest = { gainMode: 'manual', gainDb: highest, power, firstColourDb: BACK_A_TOUCH_DB } as const;
+  const lureLost = !lure || lureSight(lure, loudest) !== 'shows';
   const showLure = lureLost ? byHand : Math.max(byHand, forLure!);
   const gain = debatedLine('gain', habits, pins, {
     specks: {

@@ -1,3 +1,4 @@
+import { PLANING_MPS } from '@/core/advice/brief';
 import { offsetFrom, type Position } from '@/core/maths';
 
 /** Lanes laid on the water: parallel, side by side about a middle. */
@@ -29,9 +30,8 @@ export interface LaneLeft {
 const PIECE_M = 2;
 const STRIPS = 4;
 const STRIPS_DONE = 3;
-/** Points farther apart in time are not joined, s; faster than this nothing is found, m/s. */
+/** Points farther apart in time are not joined, s. */
 const GAP_S = 60;
-const FASTEST_MPS = 4;
 
 /**
  * What is left of each lane after a track: a piece is done when the beam's width about the track has covered three quarters of the
@@ -56,7 +56,7 @@ export function lanesLeft(lanes: LaidLanes, track: readonly TrackedPlace[]): Lan
   for (let k = 1; k < track.length; k++) {
     const [a, b] = [track[k - 1]!, track[k]!];
     const gap = b.timeS - a.timeS;
-    if (!(gap >= 0 && gap <= GAP_S) || (b.speedMps ?? 0) > FASTEST_MPS) continue;
+    if (!(gap >= 0 && gap <= GAP_S) || (b.speedMps ?? 0) > PLANING_MPS) continue;
     const [ax, ay] = inLanes(a);
     const [bx, by] = inLanes(b);
     const length2 = (bx - ax) ** 2 + (by - ay) ** 2;

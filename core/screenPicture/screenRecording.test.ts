@@ -8,47 +8,13 @@ import { readChannel } from '@/core/reading';
 import { recordingOf } from '@/core/recording';
 import { faceOf, GENERIC_RIG } from '@/core/rig';
 import { simulate, visibleFish } from '@/core/sounder';
-import { renderedScreen, type ScreenLook } from '@/core/testing/renderedScreen';
+import { MADE_RAMPS, renderedScreen, type ScreenLook } from '@/core/testing/renderedScreen';
 import { screenRecording } from './screenRecording';
 import { ScreenCalibrationSchema } from './calibration';
 import { squareToQuad } from './straighten';
 
-/** Ramps of units nobody has made, weak to strong, in CIELAB; on a dark ground and on a light one. */
-const LOOKS: Pick<ScreenLook, 'ramp' | 'ground'>[] = [
-  {
-    ramp: [
-      [30, 10, -40],
-      [55, -40, 20],
-      [80, 0, 70],
-      [55, 70, 50],
-    ],
-    ground: [4, 0, 0],
-  },
-  {
-    ramp: [
-      [25, 5, 5],
-      [60, 25, 45],
-      [95, -5, 40],
-    ],
-    ground: [3, 0, 0],
-  },
-  {
-    ramp: [
-      [80, -10, -15],
-      [55, -15, -25],
-      [20, 15, -40],
-    ],
-    ground: [98, 0, 0],
-  },
-  {
-    ramp: [
-      [75, 20, 30],
-      [50, 45, 10],
-      [15, 20, -20],
-    ],
-    ground: [97, 0, 3],
-  },
-];
+/** Two on a dark ground, two on a light one. */
+const LOOKS = MADE_RAMPS.slice(0, 4);
 const PANELS: { width: number; height: number; corners: ScreenLook['corners']; noise: number }[] = [
   // A screenshot, and a photo held a little askew with a camera's grain.
   {

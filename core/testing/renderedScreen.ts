@@ -27,6 +27,78 @@ export interface ScreenLook {
   seed: number;
 }
 
+/** Ramps of units nobody has made, weak to strong, in CIELAB; on dark grounds and on light ones. */
+export const MADE_RAMPS: Pick<ScreenLook, 'ramp' | 'ground'>[] = [
+  {
+    ramp: [
+      [30, 10, -40],
+      [55, -40, 20],
+      [80, 0, 70],
+      [55, 70, 50],
+    ],
+    ground: [4, 0, 0],
+  },
+  {
+    ramp: [
+      [25, 5, 5],
+      [60, 25, 45],
+      [95, -5, 40],
+    ],
+    ground: [3, 0, 0],
+  },
+  {
+    ramp: [
+      [80, -10, -15],
+      [55, -15, -25],
+      [20, 15, -40],
+    ],
+    ground: [98, 0, 0],
+  },
+  {
+    ramp: [
+      [75, 20, 30],
+      [50, 45, 10],
+      [15, 20, -20],
+    ],
+    ground: [97, 0, 3],
+  },
+  {
+    ramp: [
+      [35, 0, 0],
+      [65, 0, 0],
+      [96, 0, 0],
+    ],
+    ground: [2, 0, 0],
+  },
+  {
+    ramp: [
+      [40, -30, 25],
+      [70, -45, 50],
+      [92, 5, 75],
+      [60, 60, 40],
+    ],
+    ground: [8, 5, -15],
+  },
+  {
+    ramp: [
+      [70, 35, -20],
+      [45, 60, -40],
+      [25, 45, -60],
+      [10, 10, -15],
+    ],
+    ground: [93, 2, -4],
+  },
+  {
+    ramp: [
+      [45, 25, -50],
+      [65, 55, -20],
+      [80, 30, 40],
+      [97, -8, 30],
+    ],
+    ground: [12, 8, -22],
+  },
+];
+
 /** A colour along stops of a ramp. */
 function rampColour(ramp: ScreenLook['ramp'], share: number): Rgb {
   const at = share * (ramp.length - 1);

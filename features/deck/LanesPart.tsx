@@ -5,8 +5,9 @@ import { lanesOver } from '@/core/advice';
 import type { Day } from '@/core/logbook/day';
 import { lengthLeft, type LaneLeft } from '@/core/marks';
 import type { Position } from '@/core/maths';
-import { layLanes, planStore } from '@/stores';
+import { layLanes, notify, planStore } from '@/stores';
 import { BigButton, Chips, Sheet, Text } from '@/ui';
+import { groundStore } from '../plan/ground';
 import { usePlan } from '../plan/usePlan';
 import { useUnits } from '../units';
 import { minutesWords } from '../words/deck';
@@ -14,8 +15,7 @@ import type { BoatNow } from './useBoatNow';
 
 /** Water that is gone over, along and across, m. */
 const SIZES_M = [40, 80, 160, 320];
-/** Two lanes share so much of a beam. */
-const OVERLAP = 0.2;
+const AS_PLANNED = 'plan';
 /** Slower than this no time is told, m/s. */
 const SLOWEST_MPS = 0.3;
 
@@ -33,7 +33,9 @@ export function LanesPart({ boat, day, left, middle }: Props) {
   const { setup } = usePlan();
   const brief = useStore(planStore, (s) => s.brief);
   const [open, setOpen] = useState(false);
-  const [sizeM, setSize] = useState(SIZES_M[1]!);
+  // As the plan has it, or a square of a size.
+  const [size, setSize] = useState(AS_PLANNED);
+  const planned = useStore(groundStore);
   // Lanes are laid on the chart that is looked at.
   const simulated = boat.source === 'off' ? (day?.simulated ?? false) : boat.source === 'simulated';
   const searchMps =
@@ -41,19 +43,26 @@ export function LanesPart({ boat, day, left, middle }: Props) {
       ? boat.speedMps
       : Math.max(SLOWEST_MPS, brief.speedMps || 1.5);
   const lay = (headingRad: number): void => {
+    const square = Number(size);
+    const { lengthM, widthM } = size === AS_PLANNED ? planned : { lengthM: square, widthM: square };
     const ground = {
-      lengthM: sizeM,
-      widthM: sizeM,
+      ...planned,
+      lengthM,
+      widthM,
       depthM: boat.depthM ?? brief.toM,
-      overlap: OVERLAP,
       speedMps: searchMps,
       fuelLph: null,
-      coverM: 1,
     };
-    const { swathM, spacingM, count } = lanesOver(setup.prediction.face, ground);
-    const { latitudeDeg, longitudeDeg } = middle;
-    layLanes({ latitudeDeg, longitudeDeg, headingRad, lengthM: sizeM, count, spacingM, swathM }, simulated);
     setOpen(false);
+    let laid: ReturnType<typeof lanesOver>;
+    try {
+      laid = lanesOver(setup.prediction.face, ground);
+    } catch {
+      return notify('That is too much water for this beam. Take a smaller size.');
+    }
+    const { swathM, spacingM, count } = laid;
+    const { latitudeDeg, longitudeDeg } = middle;
+    layLanes({ latitudeDeg, longitudeDeg, headingRad, lengthM, count, spacingM, swathM }, simulated);
   };
   const lanes = day?.lanes ?? null;
   const leftM = lengthLeft(left);
@@ -85,9 +94,15 @@ export function LanesPart({ boat, day, left, middle }: Props) {
         <Chips
           large
           label="Size of the water"
-          value={String(sizeM)}
-          options={SIZES_M.map((m) => ({ value: String(m), label: show('depth', m, 0) }))}
-          onChange={(value) => setSize(Number(value))}
+          value={size}
+          options={[
+            {
+              value: AS_PLANNED,
+              label: `Planned: ${show('depth', planned.lengthM, 0)} by ${show('depth', planned.widthM, 0)}`,
+            },
+            ...SIZES_M.map((m) => ({ value: String(m), label: show('depth', m, 0) })),
+          ]}
+          onChange={setSize}
         />
         <BigButton
           tone="main"

@@ -1,4 +1,5 @@
 import { memo, useState } from 'react';
+import { useStore } from 'zustand';
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { driftOver, lanesOver, type Brief, type Ground, type Lanes, type Setup } from '@/core/advice';
@@ -6,6 +7,7 @@ import { measure, type UnitSystem } from '@/core/units';
 import { Chips, Dial, Text, useTones } from '@/ui';
 import { useUnits, type Units } from '../units';
 import { decimal } from '@/ui/decimal';
+import { groundStore } from './ground';
 
 const SKETCH = { width: 300, height: 180 };
 
@@ -81,7 +83,8 @@ export const Coverage = memo(function Coverage({ brief, setup }: { brief: Brief;
   const tones = useTones();
   const [open, setOpen] = useState(false);
   const [way, setWay] = useState<'lanes' | 'drifts'>('lanes');
-  const [ground, setGround] = useState({ lengthM: 150, widthM: 60, overlap: 0.2, coverM: 3, fuelLph: 0 });
+  const ground = useStore(groundStore);
+  const setGround = groundStore.setState;
   const depth = measure(units.system, 'depth');
   const far = (
     label: string,
@@ -98,7 +101,7 @@ export const Coverage = memo(function Coverage({ brief, setup }: { brief: Brief;
       high={Math.round(depth.fromSi(high))}
       step={step}
       show={(x) => `${x.toFixed(0)}\u00a0${depth.unit}`}
-      onChange={(x) => setGround({ ...ground, [name]: depth.toSi(x) })}
+      onChange={(x) => setGround({ [name]: depth.toSi(x) })}
     />
   );
   const whole: Ground = {
@@ -149,7 +152,7 @@ export const Coverage = memo(function Coverage({ brief, setup }: { brief: Brief;
             high={90}
             step={5}
             show={(x) => (x < 0 ? `a gap of ${-x}\u00a0%` : `${x}\u00a0%`)}
-            onChange={(x) => setGround({ ...ground, overlap: x / 100 })}
+            onChange={(x) => setGround({ overlap: x / 100 })}
           />
           {far('Cover looked for, across', 'coverM', 1, 30, 1)}
           <Dial
@@ -159,7 +162,7 @@ export const Coverage = memo(function Coverage({ brief, setup }: { brief: Brief;
             high={40}
             step={0.5}
             show={(x) => (x === 0 ? 'not counted' : `${fuelIn(units.system, x)} an hour`)}
-            onChange={(x) => setGround({ ...ground, fuelLph: x })}
+            onChange={(x) => setGround({ fuelLph: x })}
           />
           {problem && <Text role="alert">{problem}</Text>}
           {lanes && (

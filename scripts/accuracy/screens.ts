@@ -9,79 +9,7 @@ import { recordingOf, type Stretch } from '@/core/recording';
 import { faceOf, GENERIC_RIG, transducerOf, type Face, type Rig } from '@/core/rig';
 import { screenRecording, type PixelImage, type ScreenCalibration } from '@/core/screenPicture';
 import { simulate, visibleFish, type SoundingRequest, type VisibleFish } from '@/core/sounder';
-import { renderedScreen, type ScreenLook } from '@/core/testing/renderedScreen';
-
-/** Ramps of units nobody has made, weak to strong, in CIELAB; on dark grounds and on light ones. */
-export const RAMPS: Pick<ScreenLook, 'ramp' | 'ground'>[] = [
-  {
-    ramp: [
-      [30, 10, -40],
-      [55, -40, 20],
-      [80, 0, 70],
-      [55, 70, 50],
-    ],
-    ground: [4, 0, 0],
-  },
-  {
-    ramp: [
-      [25, 5, 5],
-      [60, 25, 45],
-      [95, -5, 40],
-    ],
-    ground: [3, 0, 0],
-  },
-  {
-    ramp: [
-      [80, -10, -15],
-      [55, -15, -25],
-      [20, 15, -40],
-    ],
-    ground: [98, 0, 0],
-  },
-  {
-    ramp: [
-      [75, 20, 30],
-      [50, 45, 10],
-      [15, 20, -20],
-    ],
-    ground: [97, 0, 3],
-  },
-  {
-    ramp: [
-      [35, 0, 0],
-      [65, 0, 0],
-      [96, 0, 0],
-    ],
-    ground: [2, 0, 0],
-  },
-  {
-    ramp: [
-      [40, -30, 25],
-      [70, -45, 50],
-      [92, 5, 75],
-      [60, 60, 40],
-    ],
-    ground: [8, 5, -15],
-  },
-  {
-    ramp: [
-      [70, 35, -20],
-      [45, 60, -40],
-      [25, 45, -60],
-      [10, 10, -15],
-    ],
-    ground: [93, 2, -4],
-  },
-  {
-    ramp: [
-      [45, 25, -50],
-      [65, 55, -20],
-      [80, 30, 40],
-      [97, -8, 30],
-    ],
-    ground: [12, 8, -22],
-  },
-];
+import { MADE_RAMPS, renderedScreen, type ScreenLook } from '@/core/testing/renderedScreen';
 
 /** A menu’s colour on each: nobody draws one in the colours of the echoes. */
 const MENU: readonly Rgb[] = [
@@ -203,7 +131,7 @@ async function shownScreen(
     const foot = top + high - 0.02 * height;
     const corner = (x: number, y: number): [number, number] => [x + off() * width, y + off() * high];
     const look: ScreenLook = {
-      ...RAMPS[n % RAMPS.length]!,
+      ...MADE_RAMPS[n % MADE_RAMPS.length]!,
       width,
       height,
       now,
@@ -216,9 +144,9 @@ async function shownScreen(
       noise: photo ? 2.5 : 0,
       overlays: n % 3 === 1,
       // Nobody draws a grid in the colours of the echoes.
-      ...(n % RAMPS.length >= 6 ? { overlayColour: [60, 255, 255] as const } : {}),
+      ...(n % MADE_RAMPS.length >= 6 ? { overlayColour: [60, 255, 255] as const } : {}),
       menu: n % 5 === 2,
-      menuColour: MENU[n % RAMPS.length]!,
+      menuColour: MENU[n % MADE_RAMPS.length]!,
       ...(photo && k === panels - 1 && n % 4 === 3 ? { glare: 90 } : {}),
       ...(image ? { on: image } : {}),
       seed: seed + n,

@@ -6,7 +6,7 @@ import { durationOf, recordingOf } from '@/core/recording';
 import { faceOf, GENERIC_RIG, screenOf } from '@/core/rig';
 import { screenRecording } from '@/core/screenPicture';
 import { simulate } from '@/core/sounder';
-import { renderedScreen, type ScreenLook } from '@/core/testing/renderedScreen';
+import { MADE_RAMPS, renderedScreen, type ScreenLook } from '@/core/testing/renderedScreen';
 import { soundingRequest } from '../benchPass';
 import { briefPass, type PassSpec } from '../passSource';
 import { diagnose } from './pictureDoctor';
@@ -17,13 +17,7 @@ const LOOKS: Pick<ScreenLook, 'width' | 'height' | 'ramp' | 'ground' | 'corners'
   {
     width: 860,
     height: 560,
-    ramp: [
-      [30, 10, -40],
-      [55, -40, 20],
-      [80, 0, 70],
-      [55, 70, 50],
-    ],
-    ground: [4, 0, 0],
+    ...MADE_RAMPS[0]!,
     corners: [
       [20, 30],
       [760, 30],
@@ -36,12 +30,7 @@ const LOOKS: Pick<ScreenLook, 'width' | 'height' | 'ramp' | 'ground' | 'corners'
   {
     width: 1000,
     height: 700,
-    ramp: [
-      [80, -10, -15],
-      [55, -15, -25],
-      [20, 15, -40],
-    ],
-    ground: [98, 0, 0],
+    ...MADE_RAMPS[2]!,
     corners: [
       [70, 60],
       [880, 40],
