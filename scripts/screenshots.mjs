@@ -139,7 +139,7 @@ async function guidePictures() {
 }
 
 /**
- * Deck with the simulated boat: the setup in use, the way back at night, the bites; the chart where there is room.
+ * Deck with the simulated boat: the setup in use, the way back at night; the chart where there is room.
  * @param {import('@playwright/test').Page} page @param {string} base @param {string} size
  */
 async function deckShots(page, base, size) {
@@ -172,50 +172,83 @@ async function deckShots(page, base, size) {
   await turn(/Night/);
   await page.screenshot({ path: `${OUT}/deck-find-phone.png` });
   await turn(/Day/);
-  await page.getByTestId('deck-spot').click();
-  await page.screenshot({ path: `${OUT}/deck-spot-phone.png` });
 }
 
-await withApp(async (browser, base) => {
-  for (const [size, options] of Object.entries(SIZES)) {
-    const page = await browser.newPage({ ...options, locale: 'en-GB' });
-    await page.goto(`${base}/plan?demo`);
-    await page.getByTestId('miniature').waitFor();
-    await page.waitForTimeout(300);
-    await page.screenshot({ path: `${OUT}/plan-${size}.png` });
-    await deckShots(page, base, size);
-    await page.goto(`${base}/plan?demo`);
-    await page.getByTestId('take-to-bench').click();
-    await page.getByTestId('echo-picture').waitFor();
-    await page.waitForTimeout(1500);
-    await page.screenshot({ path: `${OUT}/tune-${size}.png` });
-    if (size === 'phone') await benchShots(page);
-    await page.getByRole('link', { name: 'Read' }).click();
-    if (size === 'wide') await openLong(page);
-    else await page.getByTestId('finding-2').click();
-    await page.waitForTimeout(1500);
-    await page.screenshot({ path: `${OUT}/read-${size}.png` });
-    if (size === 'phone') {
-      await page.getByTestId('crossing-sketch').scrollIntoViewIfNeeded();
-      await page.screenshot({ path: `${OUT}/read-why-phone.png` });
-      await ownScreenShot(page, base);
-      await page.goto(`${base}/log?demo`);
+/**
+ * Three screens of a phone side by side: what bites share, the chart of that morning, and a guest's phone.
+ * @param {import('@playwright/test').Browser} browser @param {string} base
+ */
+async function spotShots(browser, base) {
+  const options = { ...SIZES.phone, locale: 'en-GB' };
+  const [page, guest] = [await browser.newPage(options), await browser.newPage(options)];
+  await page.goto(`${base}/deck?demo`);
+  await page.getByTestId('deck-spot').click();
+  await page.getByTestId('bite-pattern').waitFor();
+  const spot = await page.screenshot();
+  await page.getByTestId('open-call-out').click();
+  await guest.goto(`${base}/call-out`);
+  await guest.getByTestId('call-out-waits').filter({ hasText: 'Keep this open' }).waitFor();
+  await page.getByTestId('call-out').click();
+  await guest.getByTestId('sink-count').waitFor();
+  const called = await guest.screenshot();
+  await page.getByTestId('deck-map').first().click();
+  await page.waitForTimeout(500);
+  await page.getByTestId('deck-map').last().scrollIntoViewIfNeeded();
+  const chart = await page.screenshot();
+  const shots = [spot, chart, called];
+  const { width = 0, height = 0 } = await sharp(spot).metadata();
+  await sharp({ create: { width: width * shots.length, height, channels: 3, background: 'white' } })
+    .composite(shots.map((input, k) => ({ input, left: k * width, top: 0 })))
+    .png({ palette: true, colours: 128 })
+    .toFile(`${OUT}/deck-spot-phone.png`);
+  await page.close();
+  await guest.close();
+}
+
+await withApp(
+  async (browser, base) => {
+    for (const [size, options] of Object.entries(SIZES)) {
+      const page = await browser.newPage({ ...options, locale: 'en-GB' });
+      await page.goto(`${base}/plan?demo`);
+      await page.getByTestId('miniature').waitFor();
+      await page.waitForTimeout(300);
+      await page.screenshot({ path: `${OUT}/plan-${size}.png` });
+      await deckShots(page, base, size);
+      await page.goto(`${base}/plan?demo`);
+      await page.getByTestId('take-to-bench').click();
+      await page.getByTestId('echo-picture').waitFor();
+      await page.waitForTimeout(1500);
+      await page.screenshot({ path: `${OUT}/tune-${size}.png` });
+      if (size === 'phone') await benchShots(page);
+      await page.getByRole('link', { name: 'Read' }).click();
+      if (size === 'wide') await openLong(page);
+      else await page.getByTestId('finding-2').click();
+      await page.waitForTimeout(1500);
+      await page.screenshot({ path: `${OUT}/read-${size}.png` });
+      if (size === 'phone') {
+        await page.getByTestId('crossing-sketch').scrollIntoViewIfNeeded();
+        await page.screenshot({ path: `${OUT}/read-why-phone.png` });
+        await ownScreenShot(page, base);
+        await page.goto(`${base}/log?demo`);
+      }
+      await page.getByRole('link', { name: 'Log' }).click();
+      await page.getByTestId('log-answers').waitFor();
+      if (size === 'wide') await page.getByTestId('log-answers').evaluate((node) => node.scrollIntoView());
+      else await page.getByTestId('evening').evaluate((node) => node.scrollIntoView());
+      await page.waitForTimeout(600);
+      await page.screenshot({ path: `${OUT}/log-${size}.png` });
+      if (size === 'phone') {
+        await page.getByRole('link', { name: 'Boat' }).click();
+        await page.getByTestId('boat-card-depth').waitFor();
+        await page.screenshot({ path: `${OUT}/boat-${size}.png` });
+      }
+      await page.close();
+      const fresh = await browser.newPage({ ...options, locale: 'en-GB' });
+      await trainShots(fresh, base, size);
+      await fresh.close();
     }
-    await page.getByRole('link', { name: 'Log' }).click();
-    await page.getByTestId('log-answers').waitFor();
-    if (size === 'wide') await page.getByTestId('log-answers').evaluate((node) => node.scrollIntoView());
-    else await page.getByTestId('evening').evaluate((node) => node.scrollIntoView());
-    await page.waitForTimeout(600);
-    await page.screenshot({ path: `${OUT}/log-${size}.png` });
-    if (size === 'phone') {
-      await page.getByRole('link', { name: 'Boat' }).click();
-      await page.getByTestId('boat-card-depth').waitFor();
-      await page.screenshot({ path: `${OUT}/boat-${size}.png` });
-    }
-    await page.close();
-    const fresh = await browser.newPage({ ...options, locale: 'en-GB' });
-    await trainShots(fresh, base, size);
-    await fresh.close();
-  }
-});
+    await spotShots(browser, base);
+  },
+  ['--call-out'],
+);
 await guidePictures();
