@@ -1,4 +1,4 @@
-import type { Settings } from '@/core/picture';
+import { CONTROLS, type ControlName, type Settings } from '@/core/picture';
 import { holding } from '@/core/scene';
 import { draftOf, type Drafting } from './draft';
 import type { KindOf } from './drill';
@@ -9,10 +9,16 @@ type Fault = KindOf<'dial'>;
 /** A range so much too deep, times the right one. */
 const TOO_DEEP = 4;
 
+/** A value turned as far as its dial goes. */
+const within = (control: ControlName, value: number): number => {
+  const { lowest, highest } = CONTROLS[control];
+  return Math.min(highest, Math.max(lowest, value));
+};
+
 const WRONG: Record<Fault, (start: Settings) => Partial<Settings>> = {
-  'too-quiet': ({ gainDb }) => ({ gainDb: Math.max(-40, gainDb - 20) }),
-  'too-loud': ({ gainDb }) => ({ gainDb: Math.min(40, gainDb + 16) }),
-  'too-deep': ({ rangeM }) => ({ rangeM: Math.round(Math.min(400, TOO_DEEP * rangeM)), lookNoDeeperM: null }),
+  'too-quiet': ({ gainDb }) => ({ gainDb: within('gain', gainDb - 20) }),
+  'too-loud': ({ gainDb }) => ({ gainDb: within('gain', gainDb + 16) }),
+  'too-deep': ({ rangeM }) => ({ rangeM: Math.round(within('range', TOO_DEEP * rangeM)), lookNoDeeperM: null }),
   'too-slow': ({ chartSpeed }) => ({ chartSpeed: Math.max(1, Math.round(chartSpeed / 5)) }),
   filtered: () => ({ noiseRejection: 8 }),
 };
@@ -47,7 +53,7 @@ export const dialIn: Drafting<'dial'> = (kind, _level, random, trained) => {
       asked: fish.map((_, k) => ({ fish: k })),
       options: [],
       answer: 0,
-      farM: Math.min(400, TOO_DEEP * stretch.settings.rangeM),
+      farM: within('range', TOO_DEEP * stretch.settings.rangeM),
     },
   );
 };

@@ -1,6 +1,7 @@
+import * as v from 'valibot';
 import { FIRST_BRIEF } from '@/core/advice';
 import { wilson } from '@/core/maths';
-import { palettesFor } from '@/core/picture';
+import { palettesFor, SettingsSchema } from '@/core/picture';
 import { readRecording } from '@/core/reading';
 import { navigationOf } from '@/core/recording';
 import { GENERIC_RIG } from '@/core/rig';
@@ -15,6 +16,7 @@ import {
   type MadeRound,
   type Trained,
 } from '.';
+import { wrongSettings } from './dialIn';
 
 const TRAINED: Trained = {
   brief: FIRST_BRIEF,
@@ -112,6 +114,17 @@ describe('rounds of drills', () => {
       });
       expect(mended.score).toBeGreaterThanOrEqual(0.9 * best);
     }
+  });
+
+  it('dials set wrong stay on their dials, whatever the start setup', () => {
+    const { settings } = roundOf('dial', 'filtered', 1, 21).round;
+    const starts = [
+      { ...settings, gainDb: -30, rangeM: 400, chartSpeed: 0.2 },
+      { ...settings, gainDb: 40, rangeM: 1, chartSpeed: 40 },
+    ];
+    for (const start of starts)
+      for (const kind of KINDS.dial)
+        expect(v.safeParse(SettingsSchema, wrongSettings(kind, 3, start)).issues).toBeUndefined();
   });
 
   it('says so where a boat cannot have a round', () => {
