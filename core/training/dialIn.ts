@@ -18,7 +18,10 @@ const within = (control: ControlName, value: number): number => {
 const WRONG: Record<Fault, (start: Settings) => Partial<Settings>> = {
   'too-quiet': ({ gainDb }) => ({ gainDb: within('gain', gainDb - 20) }),
   'too-loud': ({ gainDb }) => ({ gainDb: within('gain', gainDb + 16) }),
-  'too-deep': ({ rangeM }) => ({ rangeM: Math.round(within('range', TOO_DEEP * rangeM)), lookNoDeeperM: null }),
+  'too-deep': ({ rangeM }) => ({
+    rangeM: Math.round(within('range', TOO_DEEP * rangeM)),
+    lookNoDeeperM: null,
+  }),
   'too-slow': ({ chartSpeed }) => ({ chartSpeed: Math.max(1, Math.round(chartSpeed / 5)) }),
   filtered: () => ({ noiseRejection: 8 }),
 };
