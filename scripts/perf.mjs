@@ -14,6 +14,7 @@ await import('./perfLoad.mjs');
 await import('./perfBench.mjs');
 await import('./perfHour.mjs');
 await import('./perfDeck.mjs');
+await import('./perfDays.mjs');
 
 const folder = mkdtempSync(join(tmpdir(), 'nimble-perf-'));
 const ENTRIES = 10_000;

@@ -3,6 +3,7 @@ import { readRecording } from '@/core/reading';
 import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
 import { automaticMarks, cutaway, score } from './tasks/cutaway';
+import { askLog, takeDay } from './tasks/days';
 import { draw, pictureBuffers } from './tasks/draw';
 import { drillRound, drillTurn, ownRoundFor } from './tasks/drill';
 import { miniature } from './tasks/miniature';
@@ -68,6 +69,10 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
     case 'open-log':
       tell('opening');
       return openLog(task);
+    case 'take-day':
+      return takeDay(task);
+    case 'ask-log':
+      return askLog(task);
     default:
       throw new Refused(`The bench does not do “${task.kind}”.`);
   }

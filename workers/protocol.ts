@@ -6,7 +6,8 @@ import type { MountFault } from '@/core/bench/mountFaults';
 import type { Move } from '@/core/bench/nextMove';
 import type { PassSpec } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
-import type { BedPlace } from '@/core/logbook/day';
+import type { BedPlace, Day } from '@/core/logbook/day';
+import type { LogAnswer, LogQuestion } from '@/core/logbook/logQuestion';
 import type { PaletteName, Picture, Settings, SightFor } from '@/core/picture';
 import type { Reading, Together } from '@/core/reading';
 import type { FoundPlace, ScoredReading } from '@/core/bench/scoredReading';
@@ -211,6 +212,21 @@ export interface OpenLogTask {
   file: Blob;
 }
 
+/** Gives the log's worker a day. */
+export interface TakeDayTask {
+  kind: 'take-day';
+  day: Day;
+  /** The user's clock ahead of UTC, minutes. */
+  offsetMin: number;
+}
+
+/** What days given before say to a question. */
+export interface AskLogTask {
+  kind: 'ask-log';
+  dayIds: readonly string[];
+  question: LogQuestion;
+}
+
 export type Task =
   | DrawTask
   | ReadTask
@@ -232,7 +248,9 @@ export type Task =
   | DrillRoundTask
   | OwnRoundTask
   | DrillTurnTask
-  | OpenLogTask;
+  | OpenLogTask
+  | TakeDayTask
+  | AskLogTask;
 
 export interface DrawResult {
   kind: 'draw';
@@ -366,6 +384,15 @@ export interface OpenLogResult {
   offsets: Uint32Array;
 }
 
+export interface TakeDayResult {
+  kind: 'take-day';
+}
+
+export interface AskLogResult {
+  kind: 'ask-log';
+  answer: LogAnswer;
+}
+
 export type Result =
   | DrawResult
   | ReadResult
@@ -387,7 +414,9 @@ export type Result =
   | DrillRoundResult
   | OwnRoundResult
   | DrillTurnResult
-  | OpenLogResult;
+  | OpenLogResult
+  | TakeDayResult
+  | AskLogResult;
 export type ResultOf<T extends Task> = Extract<Result, { kind: T['kind'] }>;
 
 export type Stage = 'sounding' | 'drawing' | 'reading' | 'judging' | 'opening';

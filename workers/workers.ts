@@ -20,6 +20,9 @@ export const secondWorker = (): WorkerClient => once('second', spawnBench);
 /** And a third, for what takes longer than a dial may wait: log files, scenes at a glance, the next move. */
 export const sideWorker = (): WorkerClient => once('side', spawnBench);
 
+/** And a fourth, which holds the days and answers what they are asked. */
+export const logWorker = (): WorkerClient => once('log', spawnBench);
+
 /** Opens recording files; loaded only then, since its library is large. */
 export const recordingWorker = (): WorkerClient =>
   once('recording', () => new Worker(new URL('./recording.worker', import.meta.url)));

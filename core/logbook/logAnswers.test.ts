@@ -5,6 +5,7 @@ import { newDay, type Bite, type Day, type UsedLine } from './day';
 import { demoWeek } from './demoWeek';
 import { briefWithChanges, eveningCard, watersOf } from './eveningCard';
 import { fishedDay, secondsOf, type FishedDay } from './fishedHours';
+import { answerLog } from './logQuestion';
 import { setupRates } from './setupRates';
 import { spotRates } from './spotRates';
 
@@ -152,6 +153,34 @@ describe('what the days say, over twenty made ones', () => {
       (a) => a.place && (a.answer === 'bite' || a.answer === 'catch'),
     );
     expect(spots.reduce((sum, s) => sum + s.takes, 0)).toBe(takes.length);
+  });
+
+  it('a question is answered of the days it asks about, with what there is to choose from', () => {
+    const there = DAYS.filter((d) => d.day.waterName === 'Vessmere');
+    expect(answerLog(DAYS, { of: 'bites', by: 'side', waterName: 'Vessmere' })).toEqual({
+      of: 'bites',
+      by: 'side',
+      bites: biteRates(there, 'side'),
+    });
+    expect(answerLog(DAYS, { of: 'spots', waterName: 'Vessmere' })).toEqual({
+      of: 'spots',
+      spots: spotRates(there),
+    });
+    expect(answerLog(DAYS, { of: 'evening', waterName: null, unitId: 'unit-1' })).toEqual({
+      of: 'evening',
+      waters: watersOf(MADE),
+      card: eveningCard(DAYS, watersOf(MADE)[0]!, 'unit-1'),
+    });
+    expect(answerLog(DAYS, { of: 'choices' })).toEqual({
+      of: 'choices',
+      answered: true,
+      waters: watersOf(MADE),
+      phases: ['search', 'vertical'],
+      clarities: ['stained'],
+      bedsFromM: [10],
+      months: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
+    });
+    expect(answerLog([], { of: 'choices' })).toMatchObject({ answered: false, waters: [], months: [] });
   });
 
   it('a held line is held against every other value of it, on the days that are asked about', () => {

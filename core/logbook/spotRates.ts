@@ -26,20 +26,10 @@ const MARKED = ['fish', 'bait', 'cover', 'reference', 'bed-change'];
 
 /** Spots by what they brought an hour, the best first; those with too little time last. */
 export function spotRates(days: readonly FishedDay[]): SpotRate[] {
-  const tally = spotTally(days);
-  days.forEach(tally.add);
-  return tally.rates();
-}
-
-/** The spots of days, to which what each day brought is added one by one: over many days that takes its time. */
-export function spotTally(days: readonly FishedDay[]): {
-  add: (day: FishedDay) => void;
-  rates: () => SpotRate[];
-} {
   const spots: (SpotRate & { on: Set<string>; eastM: number; northM: number })[] = [];
   const cells = new Map<number, number[]>();
   const [start] = days.flatMap(({ day }) => day.marks);
-  if (!start) return { add: () => undefined, rates: () => [] };
+  if (!start) return [];
   const cellOf = (m: number): number => Math.floor(m / SPOT_M);
   const near = ({ eastM, northM }: { eastM: number; northM: number }): (typeof spots)[number] | null => {
     const [cx, cy] = [cellOf(eastM), cellOf(northM)];
@@ -72,7 +62,7 @@ export function spotTally(days: readonly FishedDay[]): {
         on: new Set(),
       });
     }
-  const add = ({ day, places, answered }: FishedDay): void => {
+  for (const { day, places, answered } of days) {
     for (const f of places) {
       const spot = near(offsetFrom(start, f.place));
       if (!spot) continue;
@@ -83,15 +73,13 @@ export function spotTally(days: readonly FishedDay[]): {
       const spot = a.place && isTake(a) ? near(offsetFrom(start, a.place)) : null;
       if (spot) spot.takes++;
     }
-  };
-  const rates = (): SpotRate[] =>
-    spots
-      .map(({ on, eastM: _east, northM: _north, ...spot }) => ({
-        ...spot,
-        days: on.size,
-        rate: rateOf(spot.takes, spot.hours),
-      }))
-      .filter((spot) => spot.hours >= LEAST_HOURS || spot.takes > 0)
-      .sort((a, b) => (b.rate?.perHour ?? -1) - (a.rate?.perHour ?? -1));
-  return { add, rates };
+  }
+  return spots
+    .map(({ on, eastM: _east, northM: _north, ...spot }) => ({
+      ...spot,
+      days: on.size,
+      rate: rateOf(spot.takes, spot.hours),
+    }))
+    .filter((spot) => spot.hours >= LEAST_HOURS || spot.takes > 0)
+    .sort((a, b) => (b.rate?.perHour ?? -1) - (a.rate?.perHour ?? -1));
 }

@@ -1,15 +1,15 @@
 import { excessNoiseFromWeight } from '@/core/rig';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { waterOf } from '@/core/advice';
-import { learnedNoise } from '@/core/logbook/learnedNoise';
 import { measure } from '@/core/units';
 import { DEFAULT_EXCESS_NOISE_DB, type Engine } from '@/core/water';
 import { problemOf } from '@/core/formats';
-import { changeRig, dayStore, notify, planStore } from '@/stores';
+import { changeRig, notify, planStore } from '@/stores';
 import { Button, Chips, NumberField, Text } from '@/ui';
 import { useUnits } from '../units';
+import { useLogAnswer } from '../useLogAnswer';
 
 /** Small weights anglers have, kg. */
 const WEIGHTS = [
@@ -25,13 +25,8 @@ export function NoiseCheck() {
   const [massKg, setMass] = useState<(typeof WEIGHTS)[number]['value']>('0.0035');
   const [engine, setEngine] = useState<Engine>('off');
   const [lostAtM, setLost] = useState(12);
-  const days = useStore(dayStore, (s) => s.days);
-  const simulated = days.every((d) => d.simulated);
-  // Made days stand in only while there are no others.
-  const learned = useMemo(
-    () => learnedNoise(simulated ? days : days.filter((d) => !d.simulated), rig),
-    [days, simulated, rig],
-  );
+  const { answer, simulated } = useLogAnswer({ of: 'noise', rig });
+  const learned = answer?.noise ?? null;
   const face = rig.faces[0]!;
   const excess = excessNoiseFromWeight(rig, face, waterOf(brief), {
     massKg: Number(massKg),

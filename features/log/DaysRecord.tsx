@@ -1,12 +1,11 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useStore } from 'zustand';
-import { callRecord, lureRecord, type Tally } from '@/core/logbook/callRecord';
+import type { Tally } from '@/core/logbook/callRecord';
 import { wilson } from '@/core/maths';
-import { dayStore } from '@/stores';
 import { Button, Text, useTones } from '@/ui';
 import { useUnits } from '../units';
+import { useLogAnswer } from '../useLogAnswer';
 import {
   callBeamLine,
   callDepthLine,
@@ -39,23 +38,16 @@ function IntervalBar({ tally, said }: { tally: Tally; said: number | null }) {
   );
 }
 
+const CALLS = { of: 'calls' } as const;
+
 /** What the days on the water say: how often one's own calls were right, how sure that is, and what the lures did. */
 export function DaysRecord() {
-  const days = useStore(dayStore, (s) => s.days);
   const [open, setOpen] = useState(false);
   const units = useUnits();
   const router = useRouter();
-  const { calls, readers, lures, simulated } = useMemo(() => {
-    const own = days.filter((d) => !d.simulated);
-    // Made days stand in only while there are no others.
-    const taken = own.length > 0 ? own : days;
-    return {
-      calls: callRecord(taken),
-      readers: callRecord(taken, 'reader'),
-      lures: lureRecord(taken),
-      simulated: own.length === 0 && days.length > 0,
-    };
-  }, [days]);
+  const { answer, simulated } = useLogAnswer(CALLS);
+  if (!answer) return null;
+  const { calls, readers, lures } = answer;
   const words = callRecordWords(calls);
   const readerWords = readerCallWords(readers);
   if (words.length === 0 && lures.length === 0 && readerWords === null) return null;

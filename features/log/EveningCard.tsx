@@ -1,20 +1,15 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { faceOf, type Face } from '@/core/rig';
-import {
-  briefWithChanges,
-  eveningCard,
-  watersOf,
-  type EveningCard as Card,
-} from '@/core/logbook/eveningCard';
-import type { FishedDay } from '@/core/logbook/fishedHours';
+import { briefWithChanges, type EveningCard as Card } from '@/core/logbook/eveningCard';
 import { measure } from '@/core/units';
 import { openUnitOf, planStore, takeEvening } from '@/stores';
 import { BigButton, Chips, NumberField, Text, useTones } from '@/ui';
 import { useOwnUnit } from '../plan/usePlan';
 import { useUnits } from '../units';
+import { useLogAnswer } from '../useLogAnswer';
 import { briefWords } from '../words/brief';
 import { cardLines } from '../words/logAnswers';
 
@@ -82,20 +77,17 @@ function Changed({ card }: { card: Card }) {
 }
 
 /** Tomorrow on a known water, filled in from the days there; each line says from which. */
-export function EveningCard({ days }: { days: readonly FishedDay[] }) {
+export function EveningCard() {
   const tones = useTones();
   const units = useUnits();
   const own = useOwnUnit();
   const unitId = useStore(planStore, (s) => openUnitOf(s).id);
   const rig = useStore(planStore, (s) => s.rig);
-  const waters = useMemo(() => watersOf(days.map((d) => d.day)), [days]);
   const [chosen, setChosen] = useState<string | null>(null);
-  const water = chosen ?? waters[0] ?? null;
-  const card = useMemo(
-    () => (water === null ? null : eveningCard(days, water, unitId)),
-    [days, water, unitId],
-  );
-  if (!card || water === null) return null;
+  const { answer } = useLogAnswer({ of: 'evening', waterName: chosen, unitId });
+  if (!answer?.card) return null;
+  const { waters, card } = answer;
+  const water = card.waterName;
   const brief = card.brief.value;
   const face: Face | undefined =
     brief.faceId !== null && rig.faces.some((f) => f.id === brief.faceId)

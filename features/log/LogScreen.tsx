@@ -11,7 +11,6 @@ import { DaysList } from './DaysList';
 import { DaysRecord } from './DaysRecord';
 import { EveningCard } from './EveningCard';
 import { LogAnswers } from './LogAnswers';
-import { useFishedDays } from './useFishedDays';
 import { ConflictSheet } from './ConflictSheet';
 import { EntryRow } from './EntryRow';
 import { ReaderRecordLine } from './ReaderRecordLine';
@@ -46,7 +45,6 @@ export function LogScreen() {
   const [asked, setAsked] = useState<LogComparison | null>(null);
   const marks = entries.some((e) => e.marks.length > 0);
   const wide = useWide();
-  const { days, simulated } = useFishedDays();
   const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
 
   const take = async (comparison: LogComparison, choice: ConflictChoice): Promise<void> => {
@@ -112,10 +110,10 @@ export function LogScreen() {
         />
       </View>
       <ReaderRecordLine entries={entries} />
-      {days && <EveningCard days={days} />}
+      <EveningCard />
       <DaysList />
       <DaysRecord />
-      {days && <LogAnswers days={days} simulated={simulated} />}
+      <LogAnswers />
       {entries.length >= SEARCHED_FROM && (
         <TextInput
           mode="outlined"
