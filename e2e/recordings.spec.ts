@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
@@ -20,12 +20,25 @@ test('a long recording is looked over part by part, and stays on the device @onc
 }) => {
   const errors = watchErrors(page);
   await open(page, '/read');
-  await files(page);
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    page.getByTestId('choose-recording').click(),
-  ]);
-  await chooser.setFiles(file);
+  const choose = async (path: string): Promise<void> => {
+    await files(page);
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByTestId('choose-recording').click(),
+    ]);
+    await chooser.setFiles(path);
+  };
+  // One that is damaged well behind its beginning is taken away again, and what was there before is back.
+  const late = `${file}.late.nc`;
+  const bytes = readFileSync(file);
+  for (let k = 0; k < 64; k++) bytes[Math.floor(0.45 * bytes.length) + k]! ^= 85;
+  writeFileSync(late, bytes);
+  await choose(late);
+  await expect(page.getByText(/(damaged|as they were written).*Nothing was changed/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('overview-place')).toHaveCount(0);
+  await expect(page.getByTestId('seen-fish')).toBeVisible();
+  await choose(file);
   const place = page.getByTestId('overview-place');
   await expect(place).toHaveAttribute('aria-valuetext', /^0:00 to 0:\d\d of 6:\d\d$/);
   await expect(page.getByTestId('seen-fish')).toHaveText(/Fish \d\d/);
@@ -88,6 +101,7 @@ test('a long recording is looked over part by part, and stays on the device @onc
   await expect(page.getByTestId('room-for-files')).toContainText(/take \d+(\.\d)?\sMB/);
   await page.getByRole('button', { name: 'Choose what to delete' }).click();
   await page.getByRole('button', { name: 'Delete long.nc' }).click();
+  await expect(page.getByText('Deleted “long.nc”.').last()).toBeVisible();
   await page.goto('/read');
   await expect(
     page.getByText('This recording is no longer on this device. Open its file again.').first(),

@@ -9,6 +9,44 @@ import { run } from './tools.mjs';
 const file = join(mkdtempSync(join(tmpdir(), 'nimble-hour-')), 'hour.nc');
 run('npx', ['tsx', 'scripts/writeLongRecording.ts', file]);
 
+/**
+ * Bytes of array buffers a page and its workers hold. @param {import('@playwright/test').Page} page
+ * @returns {Promise<number>}
+ */
+async function arrayBuffers(page) {
+  const session = await page.context().newCDPSession(page);
+  /** @type {string[]} */
+  const workers = [];
+  /** @type {Map<string, (bytes: number) => void>} */
+  const waiting = new Map();
+  session.on('Target.attachedToTarget', ({ sessionId }) => workers.push(sessionId));
+  session.on('Target.receivedMessageFromTarget', ({ sessionId, message }) => {
+    const { result } = JSON.parse(message);
+    if (sessionId && result?.backingStorageSize !== undefined)
+      waiting.get(sessionId)?.(result.backingStorageSize);
+  });
+  await session.send('Target.setAutoAttach', {
+    autoAttach: true,
+    waitForDebuggerOnStart: false,
+    flatten: false,
+  });
+  const own = /** @type {any} */ (await session.send('Runtime.getHeapUsage')).backingStorageSize;
+  const theirs = await Promise.all(
+    workers.map(
+      (sessionId) =>
+        new Promise((resolve) => {
+          waiting.set(sessionId, resolve);
+          void session.send('Target.sendMessageToTarget', {
+            sessionId,
+            message: JSON.stringify({ id: 1, method: 'Runtime.getHeapUsage' }),
+          });
+        }),
+    ),
+  );
+  await session.detach();
+  return theirs.reduce((sum, bytes) => sum + bytes, own);
+}
+
 await withApp(async (browser, base) => {
   const page = await browser.newPage({ ...SIZES.wide, locale: 'en-GB', serviceWorkers: 'block' });
   await page.goto(`${base}/read`);
@@ -19,6 +57,7 @@ await withApp(async (browser, base) => {
       /** @type {any} */ (globalThis).longTasks.push(...list.getEntries().map((e) => Math.round(e.duration))),
     ).observe({ type: 'longtask' });
   });
+  const empty = await arrayBuffers(page);
   await page.getByRole('button', { name: 'Recordings and pictures' }).click();
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
@@ -31,11 +70,25 @@ await withApp(async (browser, base) => {
   const opened = since();
   await page.getByTestId('read-share').waitFor({ timeout: 120_000 });
   const first = since();
+  let most = 0;
+  const watch = setInterval(
+    () =>
+      void arrayBuffers(page).then(
+        (bytes) => (most = Math.max(most, bytes)),
+        () => undefined,
+      ),
+    700,
+  );
   await page.getByTestId('read-share').waitFor({ state: 'detached', timeout: 300_000 });
+  clearInterval(watch);
   console.log(
     `an hour of two beams: opened in ${opened} s, first marks after ${first} s, all read after ${since()} s`,
   );
   await page.waitForTimeout(1500);
+  const mb = (/** @type {number} */ bytes) => `${Math.round((bytes - empty) / 1e6)} MB`;
+  console.log(
+    `array buffers over the empty app: ${mb(await arrayBuffers(page))} when all is read, ${mb(most)} at most meanwhile`,
+  );
 
   const canvas = await page.getByTestId('echo-picture').evaluate((c) => {
     const { width, height } = /** @type {HTMLCanvasElement} */ (c);
@@ -54,7 +107,7 @@ await withApp(async (browser, base) => {
     requestAnimationFrame(frame);
   }, canvas);
   await bare.bringToFront();
-  const most = await framesOf(bare);
+  const bareFrames = await framesOf(bare);
   await bare.close();
 
   await page.bringToFront();
@@ -77,6 +130,6 @@ await withApp(async (browser, base) => {
   const live = await counted;
   const long = /** @type {number[]} */ (await page.evaluate(() => /** @type {any} */ (globalThis).longTasks));
   console.log(
-    `an hour moved along and looked at closer: ${(live.frames / most.frames).toFixed(2)} of the frames of a bare page; ${live.long} tasks over 50 ms then, ${long.length} in all${long.length ? `, longest ${Math.max(...long)} ms` : ''}`,
+    `an hour moved along and looked at closer: ${(live.frames / bareFrames.frames).toFixed(2)} of the frames of a bare page; ${live.long} tasks over 50 ms then, ${long.length} in all${long.length ? `, longest ${Math.max(...long)} ms` : ''}`,
   );
 });

@@ -3,10 +3,11 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { seededRandom } from '@/core/maths';
-import { recordingOf, type Stretch } from '@/core/recording';
+import { durationOf, recordingOf, type Recording, type Stretch } from '@/core/recording';
 import { GENERIC_RIG } from '@/core/rig';
 import { makeScene, trackOver } from '@/core/scene';
 import { simulate } from '@/core/sounder';
+import { repeated } from '@/core/testing/repeated';
 import { loadRecording, saveRecording, scratchFolder } from './recordings';
 
 const folder = scratchFolder();
@@ -47,6 +48,36 @@ describe('a recording file', () => {
     expect(Math.abs(back.navigation.northM[last]! - (northM[last]! - northM[0]!))).toBeLessThan(0.01);
     const turned = back.navigation.headingRad[3]! - recording.navigation.headingRad[3]!;
     expect(Math.abs(Math.sin(turned / 2))).toBeLessThan(1e-6);
+  });
+  it('of a long one tells the beginning first; what is damaged later is still refused', async () => {
+    const one = { ...recording, channels: recording.channels.slice(0, 2) };
+    const long = repeated(recordingOf([one]), Math.ceil(2600 / one.channels[0]!.pingCount));
+    await saveRecording(at('long.nc'), long);
+    const told: [Recording, number][] = [];
+    const back = await loadRecording(at('long.nc'), (beginning, durationS) =>
+      told.push([beginning, durationS]),
+    );
+    expect(told).toHaveLength(1);
+    const [beginning, durationS] = told[0]!;
+    expect(durationS).toBe(durationOf(back));
+    expect(durationOf(beginning)).toBeLessThan(durationS / 3);
+    beginning.stretches[0]!.channels.forEach((channel, k) => {
+      const whole = back.stretches[0]!.channels[k]!;
+      expect(channel.pingCount).toBeGreaterThanOrEqual(600);
+      expect(channel.levelDb.length).toBe(channel.pingCount * channel.sampleCount);
+      expect(channel.levelDb.every((x, i) => x === whole.levelDb[i])).toBe(true);
+      expect(whole.levelDb.every((x, i) => x === long.stretches[0]!.channels[k]!.levelDb[i])).toBe(true);
+    });
+    const bytes = readFileSync(at('long.nc'));
+    // Well behind the beginning, among the levels of the first beam.
+    for (let k = 0; k < 64; k++) bytes[Math.floor(0.45 * bytes.length) + k]! ^= 85;
+    writeFileSync(at('late.nc'), bytes);
+    told.length = 0;
+    await expect(loadRecording(at('late.nc'), (b, s) => told.push([b, s]))).rejects.toThrow(RecordingProblem);
+    expect(told).toHaveLength(1);
+    told.length = 0;
+    await loadRecording(path, (b, s) => told.push([b, s]));
+    expect(told).toEqual([]);
   });
   it('stays relative when it is not calibrated', async () => {
     const channels = [{ ...recording.channels[0]!, calibration: null }];

@@ -33,10 +33,13 @@ export async function saveRecording(path: string, recording: Recording, provenan
   }
 }
 
-/** Reads a recording from a path. @throws RecordingProblem with one plain sentence */
-export async function loadRecording(path: string): Promise<Recording> {
+/** Reads a recording from a path. @param begun as readRecordingFile's @throws RecordingProblem with one plain sentence */
+export async function loadRecording(
+  path: string,
+  begun?: Parameters<typeof readRecordingFile>[2],
+): Promise<Recording> {
   const bytes = readFileSync(path);
-  checkRecordingBytes(bytes);
+  checkRecordingBytes(bytes, bytes.length);
   const { File } = await hdf5();
   let file;
   try {
@@ -46,7 +49,7 @@ export async function loadRecording(path: string): Promise<Recording> {
     throw new RecordingProblem(DAMAGED);
   }
   try {
-    return readRecordingFile(file, bytes.length);
+    return readRecordingFile(file, bytes.length, begun);
   } finally {
     file.close();
   }

@@ -110,7 +110,13 @@ export { noteTiming } from './noteTiming';
 export { drawView, openView, stopView, viewOf, viewStore, type View, type ViewName } from './views';
 export { readingKey, readingStore, readPass, stopReading, type PassReading } from './readings';
 export { correct, correctionsOf, correctionStore, layCorrections, takeBack } from './corrections';
-export { takeKeptToBench, takeRecordingToBench, takeScreenPictureToBench, withRecording } from './recordings';
+export {
+  getReadyForRecordings,
+  takeKeptToBench,
+  takeRecordingToBench,
+  takeScreenPictureToBench,
+  withRecording,
+} from './recordings';
 export { recordingFileOf } from './recordingOut';
 export { keepOwnFish, ownFishStore } from './ownFish';
 export { deleteKeptFile, FILES, filesForBackup, keptFile, keptFileStore, sweepFiles } from './keptFiles';

@@ -3,6 +3,7 @@ import { passKey } from '@/core/bench/passSource';
 import type { KeptMark } from '@/core/logbook';
 import type { BedPlace } from '@/core/logbook/day';
 import type { Settings } from '@/core/picture';
+import { durationOf } from '@/core/recording';
 import type { Reading } from '@/core/reading';
 import {
   benchWorker,
@@ -15,6 +16,7 @@ import {
 import { follow, RESTING, type Asking } from './asking';
 import { passStore, type PassState } from './pass';
 import { withRecording } from './recordings';
+import { restOf } from './restOfRecording';
 
 /** A reading of a pass and what is needed to draw it over the picture. */
 export interface PassReading {
@@ -61,22 +63,29 @@ async function readFile(
   onStage: (stage: Stage) => void,
   onPart: (share: number, reading: PassReading) => void,
 ): Promise<Outcome<ReadTask>> {
-  const { result: given } = await withRecording(pass, () =>
-    benchWorker().run({ kind: 'pings', pass, settings, beams: 'one' }, { lane: LANE }),
+  const { result: given } = await withRecording(
+    pass,
+    () => benchWorker().run({ kind: 'pings', pass, settings, beams: 'one' }, { lane: LANE }),
+    benchWorker(),
+    true,
   );
+  const gone = durationOf(given.recording) / given.facts.durationS;
   const { recording, facts } = given;
   const task: ReadTask = { kind: 'read', pass, settings, given: { recording, facts } };
-  return secondWorker().run(task, {
+  const outcome = await secondWorker().run(task, {
     lane: LANE,
     onStage,
     onPart: ({ share, result }) => {
       onStage('reading');
-      if (result.kind === 'read') onPart(share, result);
+      if (result.kind === 'read') onPart(share * gone, result);
     },
     transfer: recording.stretches.flatMap(({ channels }) =>
       channels.map((c) => c.levelDb.buffer as ArrayBuffer),
     ),
   });
+  // The pings it was given are large.
+  if (gone === 1) secondWorker().end();
+  return outcome;
 }
 
 /** Reads the pass on the bench, unless that was done. The answer belongs to the pass that was read, whatever is looked at by then. */
@@ -88,7 +97,12 @@ export async function readPass(): Promise<void> {
   if (askedKey === key && asking.problem === null && asking !== RESTING) return;
   // A long reading of another pass is given up: nobody waits for it.
   secondWorker().cancel(LANE);
-  readingStore.setState({ askedKey: key, asking: { ...RESTING, stage: 'reading' }, partial: null });
+  readingStore.setState(({ partial }) => ({
+    askedKey: key,
+    asking: { ...RESTING, stage: 'reading' },
+    // Of one whose beginning was read it stays until there is more.
+    partial: partial?.key === key ? partial : null,
+  }));
   const wanted = (): boolean => readingStore.getState().askedKey === key;
   const known = ({ reading, marks, bed, timeS, wayM, facts }: PassReading): PassReading => ({
     reading,
@@ -98,16 +112,23 @@ export async function readPass(): Promise<void> {
     wayM,
     facts,
   });
+  let begun = false;
   await follow(
     (onStage) =>
       pass.source.kind === 'recording'
         ? readFile({ pass, settings }, onStage, (share, reading) => {
-            if (wanted()) readingStore.setState({ partial: { key, share, reading: known(reading) } });
+            const before = readingStore.getState().partial;
+            // What is read again from the start is behind what is shown for a moment.
+            if (wanted() && !(before?.key === key && before.share > share))
+              readingStore.setState({ partial: { key, share, reading: known(reading) } });
           })
         : benchWorker().run<ReadTask>({ kind: 'read', pass, settings, given: null }, { lane: LANE, onStage }),
     wanted,
     (next) => readingStore.setState({ asking: next }),
-    ({ result }) =>
+    ({ result }) => {
+      const share = (result.timeS.at(-1) ?? 0) / result.facts.durationS;
+      begun = share < 1;
+      if (begun) return readingStore.setState({ partial: { key, share, reading: known(result) } });
       readingStore.setState(({ readings: kept }) => {
         const next = new Map(kept).set(key, known(result));
         for (const oldest of next.keys()) {
@@ -115,8 +136,11 @@ export async function readPass(): Promise<void> {
           next.delete(oldest);
         }
         return { readings: next, partial: null };
-      }),
+      });
+    },
   );
+  if (!begun || !(await restOf(pass))) return;
+  if (wanted() && readingKey(passStore.getState()) === key) await readPass();
 }
 
 export function stopReading(): void {

@@ -4,10 +4,12 @@ import type { Recording } from '@/core/recording';
 import type { Face } from '@/core/rig';
 import type { KeptFile } from '@/core/formats/keptFile';
 import { drawnAsItWas, type PixelImage, type ScreenCalibration } from '@/core/screenPicture';
-import { benchWorker, recordingWorker, sideWorker, type WorkerClient } from '@/workers';
+import { benchWorker, recordingWorker, secondWorker, sideWorker, type WorkerClient } from '@/workers';
 import { keepFile, keptFile } from './keptFiles';
 import { newId } from './newId';
+import { notify } from './notices';
 import { passStore, takeToBench } from './pass';
+import { comes } from './restOfRecording';
 
 /** Recording files opened since the app began, by fingerprint; the device may have had no room to keep them. */
 const files = new Map<string, Blob>();
@@ -40,10 +42,41 @@ async function makeOfPicture(
   return result.recording;
 }
 
+const sayWrong = (error: unknown): void => notify(error instanceof Error ? error.message : String(error));
+
+/** Gets ready to open and read recordings: what reads them starts while a file is still being chosen. */
+export function getReady(): void {
+  recordingWorker().begin();
+  secondWorker().begin();
+}
+
 const NOT_HERE = 'This recording is no longer on this device. Open its file again.';
 
-/** Reads a file and gives its pings to a worker. */
-async function provide(fingerprint: string, worker: WorkerClient): Promise<readonly string[]> {
+const levelsOf = ({ stretches }: Recording): ArrayBuffer[] => [
+  ...new Set(stretches.flatMap(({ channels }) => channels.map((c) => c.levelDb.buffer as ArrayBuffer))),
+];
+
+const facesOf = ({ stretches }: Recording): readonly string[] => [
+  ...new Set(stretches.flatMap(({ channels }) => channels.map((c) => c.id))),
+];
+
+/**
+ * Reads a file and gives its pings to a worker. For the bench it is done as soon as the beginning of a long one is there; the rest
+ * comes by itself.
+ */
+async function provide(
+  fingerprint: string,
+  worker: WorkerClient,
+): Promise<{ faceIds: readonly string[]; whole: Promise<unknown> }> {
+  const hold = (recording: Recording, durationS: number | null): Promise<unknown> =>
+    worker.run(
+      { kind: 'hold', fingerprint, recording, durationS },
+      {
+        lane: `hold-${fingerprint}`,
+        // A picture's recording is kept here too.
+        transfer: recording === own ? [] : levelsOf(recording),
+      },
+    );
   let own = made.get(fingerprint);
   const kept = own || files.has(fingerprint) ? null : await keptFile(fingerprint);
   if (kept?.item.screen) {
@@ -54,35 +87,69 @@ async function provide(fingerprint: string, worker: WorkerClient): Promise<reado
     own = await makeOfPicture(fingerprint, image.value, calibration, face, kept.item.name);
   }
   if (own) {
-    await worker.run({ kind: 'hold', fingerprint, recording: own }, { lane: `hold-${fingerprint}` });
-    return own.stretches.flatMap(({ channels }) => channels.map((c) => c.id));
+    await hold(own, null);
+    return { faceIds: facesOf(own), whole: Promise.resolve() };
   }
   const file = files.get(fingerprint) ?? kept?.file;
   if (!file) throw new Error(NOT_HERE);
-  const { result } = await recordingWorker().run({ kind: 'open-recording', file }, { lane: 'open' });
-  const { recording } = result;
-  const faceIds = recording.stretches.flatMap(({ channels }) => channels.map((c) => c.id));
-  const transfer = recording.stretches.flatMap(({ channels }) =>
-    channels.map((c) => c.levelDb.buffer as ArrayBuffer),
-  );
-  await worker.run(
-    { kind: 'hold', fingerprint, recording },
-    { lane: `hold-${fingerprint}`, transfer: [...new Set(transfer)] },
-  );
-  return [...new Set(faceIds)];
+  // What is looked at and read part by part may begin with the beginning; who asks another worker wants all of it.
+  const early = worker === benchWorker();
+  let tellBegun: (begun: readonly string[]) => void = () => undefined;
+  const beginning = new Promise<readonly string[]>((resolve) => (tellBegun = resolve));
+  const held: Promise<unknown>[] = [];
+  const whole = recordingWorker()
+    .run(
+      { kind: 'open-recording', file },
+      {
+        lane: 'open',
+        onPart: ({ result }) => {
+          if (!early || result.kind !== 'open-recording') return;
+          const { recording, durationS } = result;
+          const faceIds = facesOf(recording);
+          // Where this fails the whole is still to come.
+          held.push(
+            hold(recording, durationS).then(
+              () => tellBegun(faceIds),
+              () => undefined,
+            ),
+          );
+        },
+      },
+    )
+    .then(async ({ result: { recording } }) => {
+      // What it read through is as large as the file.
+      recordingWorker().end();
+      await Promise.all(held);
+      const faceIds = facesOf(recording);
+      await hold(recording, null);
+      if (held.length > 0) drawAgain(fingerprint);
+      return faceIds;
+    });
+  if (early) comes(fingerprint, whole);
+  return { faceIds: await Promise.race([beginning, whole]), whole };
+}
+
+/** The pass on the bench is drawn anew when the rest of it has come. */
+function drawAgain(fingerprint: string): void {
+  const { pass } = passStore.getState();
+  if (pass.source.kind === 'recording' && pass.source.fingerprint === fingerprint)
+    passStore.setState({ pass: { ...pass } });
 }
 
 /** A recording that is open: where its pass comes from, and the beams it has. */
 export interface OpenedRecording {
   source: Extract<PassSpec['source'], { kind: 'recording' }>;
   faceIds: readonly string[];
+  /** Done when all of it is on the bench. */
+  whole: Promise<unknown>;
 }
 
 /** Opens a recording for the bench; what is wrong with it is said in one sentence, and nothing is changed. */
 async function openRecording(name: string, fingerprint: string): Promise<Result<OpenedRecording>> {
   try {
-    const faceIds = await provide(fingerprint, benchWorker());
-    return accepted({ source: { kind: 'recording', name: name.slice(0, 200), fingerprint }, faceIds });
+    const { faceIds, whole } = await provide(fingerprint, benchWorker());
+    const source = { kind: 'recording', name: name.slice(0, 200), fingerprint } as const;
+    return accepted({ source, faceIds, whole });
   } catch (error) {
     return refused(error instanceof Error ? error.message : String(error), 'damaged');
   }
@@ -95,9 +162,13 @@ function toBench({ source, faceIds }: OpenedRecording): void {
   takeToBench({ source, rig: pass.rig }, { ...settings, faceId, blend: null, power: 'full' });
 }
 
-/** Opens a recording file, puts it on the bench and keeps it on the device. */
+/**
+ * Opens a recording file, puts it on the bench and keeps it on the device. Of a long one the beginning is there first; one that turns
+ * out to be damaged further on is taken away again.
+ */
 export async function takeRecordingToBench(file: File): Promise<Result> {
   const fingerprint = fingerprintOf(file);
+  const { pass, settings } = passStore.getState();
   files.set(fingerprint, file);
   const opened = await openRecording(file.name, fingerprint);
   if (!opened.ok) {
@@ -105,7 +176,16 @@ export async function takeRecordingToBench(file: File): Promise<Result> {
     return opened;
   }
   toBench(opened.value);
-  void keepFile({ id: fingerprint, name: opened.value.source.name, screen: null }, file);
+  const { source } = opened.value;
+  void opened.value.whole.then(
+    () => keepFile({ id: fingerprint, name: source.name, screen: null }, file),
+    (error: unknown) => {
+      files.delete(fingerprint);
+      const now = passStore.getState().pass.source;
+      if (now.kind === 'recording' && now.fingerprint === fingerprint) takeToBench(pass, settings);
+      sayWrong(error);
+    },
+  );
   return DONE;
 }
 
@@ -113,7 +193,8 @@ export async function takeRecordingToBench(file: File): Promise<Result> {
 export async function takeKeptToBench({ id, name, screen }: KeptFile): Promise<Result> {
   const opened = await openRecording(name, id);
   if (!opened.ok) return opened;
-  const { source } = opened.value;
+  const { source, whole } = opened.value;
+  whole.catch(sayWrong);
   if (!screen) toBench(opened.value);
   else showPicture({ ...source, placeless: true }, screen);
   return DONE;
@@ -161,7 +242,9 @@ const onTheirWay = new Map<string, { worker: WorkerClient; given: Promise<unknow
 export function providedOnce(fingerprint: string, worker: WorkerClient): Promise<unknown> {
   const going = onTheirWay.get(fingerprint);
   if (going?.worker === worker) return going.given;
-  const given = provide(fingerprint, worker).finally(() => onTheirWay.delete(fingerprint));
+  const given = provide(fingerprint, worker)
+    .then(({ whole }) => void whole.catch(sayWrong))
+    .finally(() => onTheirWay.delete(fingerprint));
   onTheirWay.set(fingerprint, { worker, given });
   return given;
 }

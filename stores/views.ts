@@ -78,11 +78,15 @@ export async function drawView(
   const wanted = (): boolean => asked.get(name) === request && passKeyOf(passStore.getState()) === key;
   await follow(
     (onStage) =>
-      withRecording(pass, () =>
-        workerOf(name, pass).run(
-          { kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS, outlines, earlier },
-          { lane: laneOf(name), onStage },
-        ),
+      withRecording(
+        pass,
+        () =>
+          workerOf(name, pass).run(
+            { kind: 'draw', pass, settings, screen: screenOf(pass.rig), nowS, outlines, earlier },
+            { lane: laneOf(name), onStage },
+          ),
+        benchWorker(),
+        true,
       ),
     wanted,
     (asking) => {

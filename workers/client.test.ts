@@ -119,3 +119,19 @@ it('says when a worker cannot even start', async () => {
   });
   await expect(client.run(task, { lane: 'a' })).rejects.toThrow('no workers here');
 });
+
+it('is started before its first task, and ended when it has nothing to do', async () => {
+  const { client, workers } = bench();
+  client.begin();
+  client.begin();
+  expect(workers).toHaveLength(1);
+  const done = client.run(task, { lane: 'a' });
+  client.end();
+  expect(workers[0]!.terminated).toBe(false);
+  workers[0]!.answer(workers[0]!.sent[0]!.id);
+  await done;
+  client.end();
+  expect(workers[0]!.terminated).toBe(true);
+  void client.run(task, { lane: 'a' });
+  expect(workers).toHaveLength(2);
+});

@@ -38,6 +38,10 @@ export interface WorkerClient {
   run<T extends Task>(task: T, options: TaskOptions): Promise<Outcome<T>>;
   /** Gives up what a lane waits for; a task already at work is stopped with its worker. */
   cancel(lane: string): void;
+  /** Starts the worker before there is anything to do: its first task then waits for no script. */
+  begin(): void;
+  /** Ends a worker that has nothing to do, and lets go of all it holds; its next task starts it anew. */
+  end(): void;
 }
 
 /** No bench task takes this long on a slow phone; one that does is stuck. */
@@ -153,6 +157,18 @@ export function createWorkerClient(spawn: () => WorkerLike, deadlineMs = DEADLIN
         });
         next();
       }),
+    begin: () => {
+      try {
+        worker ??= start();
+      } catch {
+        // The first task says so.
+      }
+    },
+    end: () => {
+      if (busy || queue.length > 0) return;
+      worker?.terminate();
+      worker = null;
+    },
     cancel: (lane) => {
       for (let i = queue.length - 1; i >= 0; i--)
         if (queue[i]!.lane === lane) fail(queue.splice(i, 1)[0]!, 'cancelled', 'Cancelled.');

@@ -145,6 +145,8 @@ export interface HoldTask {
   kind: 'hold';
   fingerprint: string;
   recording: Recording;
+  /** How long the recording is, s, where only its beginning is here yet. */
+  durationS: number | null;
 }
 
 /** Opens a recording file; nothing of it is believed before it was looked at. */
@@ -333,9 +335,11 @@ export interface HoldResult {
   kind: 'hold';
 }
 
+/** A recording, or as a part of the answer its beginning; and how long all of it is, s. */
 export interface OpenRecordingResult {
   kind: 'open-recording';
   recording: Recording;
+  durationS: number;
 }
 
 export interface PingsResult {

@@ -1,7 +1,7 @@
 import type { Dataset, File, Group } from 'h5wasm';
 import * as v from 'valibot';
 import { offsetFrom } from '@/core/maths';
-import { recordingOf, type Channel, type Recording, type Stretch } from '@/core/recording';
+import { recordingOf, type Channel, type Navigation, type Recording, type Stretch } from '@/core/recording';
 import { issueWords } from './issueWords';
 import {
   rowCrc32,
@@ -26,7 +26,14 @@ const MOST_LEVELS_A_BYTE = 16;
 /** Below this many nobody asks. */
 const FEW_LEVELS = 4e6;
 const MOST_CHANNELS = 8;
+/** Lowest and highest level, dB. */
+const LEVELS_DB = [-1000, 1000] as const;
 const MOST_CHUNK = 16e6;
+/** Levels taken out of the file at a time. */
+const BLOCK_LEVELS = 1e6;
+/** Pings of a long recording that are told of before the rest is read, and how many times as long it must be. */
+const BEGINNING_PINGS = 600;
+const LONG = 4;
 
 /** A recording file that cannot be read: one plain sentence that names the place. */
 export class RecordingProblem extends Error {}
@@ -41,13 +48,16 @@ export const DAMAGED = 'This recording is cut short or damaged, and cannot be op
 /** First bytes of every HDF5 file. */
 const SIGNATURE = [0x89, 0x48, 0x44, 0x46, 0x0d, 0x0a, 0x1a, 0x0a];
 
-/** Looks at a file's size and first bytes before it is given to the library. @throws RecordingProblem */
-export function checkRecordingBytes(bytes: Uint8Array): void {
-  if (bytes.length > LARGEST_RECORDING_FILE)
+/**
+ * Looks at a file's size and first bytes before it is given to the library.
+ * @param head its first bytes, 512 at least where it has them @param fileBytes its size @throws RecordingProblem
+ */
+export function checkRecordingBytes(head: Uint8Array, fileBytes: number): void {
+  if (fileBytes > LARGEST_RECORDING_FILE)
     refuse(
-      `This file is ${Math.ceil(bytes.length / 1e6)} MB. A recording can be ${LARGEST_RECORDING_FILE / 1e6} MB at most.`,
+      `This file is ${Math.ceil(fileBytes / 1e6)} MB. A recording can be ${LARGEST_RECORDING_FILE / 1e6} MB at most.`,
     );
-  if (bytes.length < 512 || SIGNATURE.some((b, i) => bytes[i] !== b))
+  if (head.length < 512 || SIGNATURE.some((b, i) => head[i] !== b))
     refuse('This is not a recording. Choose a NetCDF-4 file (.nc).');
 }
 
@@ -80,10 +90,14 @@ function dataAt(group: Group, name: string, path: string, shape: readonly (numbe
   return dataset;
 }
 
-function valuesOf(dataset: Dataset, place: string): ArrayLike<number> {
+function valuesOf(
+  dataset: Dataset,
+  place: string,
+  read: (dataset: Dataset) => unknown = (d) => d.value,
+): ArrayLike<number> {
   let value: unknown;
   try {
-    value = dataset.value;
+    value = read(dataset);
   } catch {
     refuse(`The recording is cut short or damaged. It cannot be read from ${recordingPlace(place)} on.`);
   }
@@ -152,18 +166,58 @@ function wordsOf<T>(group: Group, path: string, schema: v.GenericSchema<unknown,
   );
 }
 
-/** Levels of a beam, held to their checksum where the file has one. */
-function levelsAt(dataset: Dataset, path: string): Float32Array<ArrayBuffer> {
-  const levelDb = held(dataset, path, -1000, 1000, floats);
-  const written = dataset.attrs.crc32;
-  if (written && (written.metadata.size > 64 || written.value !== rowCrc32(levelDb)))
-    refuse(
-      `In the recording, ${recordingPlace(path)} are not as they were written. The file has been damaged.`,
-    );
-  return levelDb;
+/** The levels of a beam, taken out of the file a range of pings at a time. */
+interface Levels {
+  channel: Omit<Channel, 'levelDb'>;
+  /** Pings that lie together in the file: less than so many cannot be had alone. */
+  together: number;
+  /** Takes a range of pings into the levels of all. @throws RecordingProblem for levels out of bounds */
+  fill: (levelDb: Float32Array, fromPing: number, toPing: number) => void;
+  /** Holds all of them to their checksum, where the file has one. @throws RecordingProblem */
+  check: (levelDb: Float32Array) => void;
 }
 
-function channelAt(group: Group, path: string, pings: number): Channel {
+function levelsOf(dataset: Dataset, path: string, channel: Levels['channel']): Levels {
+  const { sampleCount } = channel;
+  const together = Math.max(1, dataset.metadata.chunks?.[0] ?? 1);
+  const block = Math.max(1, Math.round(BLOCK_LEVELS / sampleCount / together)) * together;
+  const [low, high] = LEVELS_DB;
+  return {
+    channel,
+    together,
+    fill: (levelDb, fromPing, toPing) => {
+      for (let ping = fromPing; ping < toPing; ping += block) {
+        const to = Math.min(toPing, ping + block);
+        const values = valuesOf(dataset, path, (d) =>
+          d.slice([
+            [ping, to],
+            [0, sampleCount],
+          ]),
+        );
+        if (values.length !== (to - ping) * sampleCount)
+          refuse(`The recording is cut short or damaged. It cannot be read from ${recordingPlace(path)} on.`);
+        const at = ping * sampleCount;
+        for (let i = 0; i < values.length; i++) {
+          const x = Number(values[i]);
+          if (!(x >= low && x <= high))
+            refuse(
+              `In the recording, ${recordingPlace(path)}: number ${at + i + 1} is ${x}. It can be ${low} to ${high}.`,
+            );
+          levelDb[at + i] = x;
+        }
+      }
+    },
+    check: (levelDb) => {
+      const written = dataset.attrs.crc32;
+      if (written && (written.metadata.size > 64 || written.value !== rowCrc32(levelDb)))
+        refuse(
+          `In the recording, ${recordingPlace(path)} are not as they were written. The file has been damaged.`,
+        );
+    },
+  };
+}
+
+function levelsAt(group: Group, path: string, pings: number): Levels {
   const words = wordsOf(group, path, ChannelWords);
   const number = (name: NumberName): number =>
     numberAt(group, name, path, NUMBERS[name][2], NUMBERS[name][3]);
@@ -174,7 +228,7 @@ function channelAt(group: Group, path: string, pings: number): Channel {
       `In the recording, ${recordingPlace(path)} has ${sampleCount} levels a ping. It can have 2 to ${MOST_SAMPLES}.`,
     );
   const calibrated = group.get('source_level') !== null;
-  return {
+  return levelsOf(levels, `${path}/backscatter_r`, {
     id: words.channel_id,
     label: words.channel_label,
     frequencyHz: number('transmit_frequency'),
@@ -194,15 +248,23 @@ function channelAt(group: Group, path: string, pings: number): Channel {
     sampleStepM: number('sample_range_interval'),
     pingCount: pings,
     sampleCount,
-    levelDb: levelsAt(levels, `${path}/backscatter_r`),
     calibration: calibrated
       ? {
           sourceLevelDb: numberAt(group, 'source_level', path, 0, 300),
           absorptionDbPerM: numberAt(group, 'absorption', path, 0, 10),
         }
       : null,
-  };
+  });
 }
+
+/** Where the boat was in the first pings. */
+const firstOf = (navigation: Navigation, count: number): Navigation =>
+  Object.fromEntries(
+    Object.entries(navigation).map(([name, row]) => [
+      name,
+      (row as Float64Array | Float32Array).slice(0, count),
+    ]),
+  ) as unknown as Navigation;
 
 /** Counts the levels of all beams, before any is read. */
 function checkLevelCount(sonar: Group, names: readonly string[], fileBytes: number): void {
@@ -225,11 +287,17 @@ function checkLevelCount(sonar: Group, names: readonly string[], fileBytes: numb
 /**
  * Reads a recording from an open HDF5 file, whole or not at all. Kinds, shapes and counts are looked at before any values are.
  * @param fileBytes size of the file, as packed
+ * @param begun told the first pings of a long one, with the length of all of it, s, before the rest is read; what comes of the rest
+ * is not known then
  * @throws RecordingProblem with one plain sentence
  */
-export function readRecordingFile(file: File, fileBytes: number): Recording {
+export function readRecordingFile(
+  file: File,
+  fileBytes: number,
+  begun: (beginning: Recording, durationS: number) => void = () => undefined,
+): Recording {
   try {
-    return recordingIn(file, fileBytes);
+    return recordingIn(file, fileBytes, begun);
   } catch (error) {
     if (error instanceof RecordingProblem) throw error;
     // The library’s own words are a page of addresses.
@@ -237,7 +305,11 @@ export function readRecordingFile(file: File, fileBytes: number): Recording {
   }
 }
 
-function recordingIn(file: File, fileBytes: number): Recording {
+function recordingIn(
+  file: File,
+  fileBytes: number,
+  begun: (beginning: Recording, durationS: number) => void,
+): Recording {
   const words = wordsOf(file, '', FileWords);
   const platform = groupAt(file, 'Platform', '/Platform');
   const timeSet = dataAt(platform, 'ping_time', '/Platform', [null]);
@@ -270,12 +342,35 @@ function recordingIn(file: File, fileBytes: number): Recording {
   if (!(names.length >= 1 && names.length <= MOST_CHANNELS))
     refuse(`The recording has ${names.length} beams. It can have 1 to ${MOST_CHANNELS}.`);
   checkLevelCount(sonar, names, fileBytes);
-  const stretch: Stretch = {
-    title: words.title,
-    pingRate: words.ping_rate,
-    origin,
-    navigation: { timeS, eastM, northM, ...boat },
-    channels: names.map((name) => channelAt(groupAt(sonar, name, `/Sonar/${name}`), `/Sonar/${name}`, pings)),
+  const levels = names.map((name) =>
+    levelsAt(groupAt(sonar, name, `/Sonar/${name}`), `/Sonar/${name}`, pings),
+  );
+  const navigation: Navigation = { timeS, eastM, northM, ...boat };
+  /** The recording as far as its levels were read. */
+  const recordingTo = (count: number, read: readonly Float32Array[]): Recording => {
+    const stretch: Stretch = {
+      title: words.title,
+      pingRate: words.ping_rate,
+      origin,
+      navigation: count === pings ? navigation : firstOf(navigation, count),
+      channels: levels.map(({ channel }, k) => ({ ...channel, pingCount: count, levelDb: read[k]! })),
+    };
+    return recordingOf([stretch], words.time_coverage_start);
   };
-  return recordingOf([stretch], words.time_coverage_start);
+  const first = Math.max(...levels.map((l) => Math.ceil(BEGINNING_PINGS / l.together) * l.together));
+  const begins = LONG * first <= pings ? first : 0;
+  const beginning = levels.map(({ channel, fill }) => {
+    const levelDb = floats(begins * channel.sampleCount);
+    fill(levelDb, 0, begins);
+    return levelDb;
+  });
+  if (begins > 0) begun(recordingTo(begins, beginning), timeS[pings - 1]!);
+  const whole = levels.map(({ channel, fill, check }, k) => {
+    const levelDb = floats(pings * channel.sampleCount);
+    levelDb.set(beginning[k]!);
+    fill(levelDb, begins, pings);
+    check(levelDb);
+    return levelDb;
+  });
+  return recordingTo(pings, whole);
 }

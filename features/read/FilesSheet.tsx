@@ -9,6 +9,7 @@ import {
   passStore,
   sweepFiles,
   takeKeptToBench,
+  getReadyForRecordings,
   takeRecordingToBench,
 } from '@/stores';
 import { Button, chooseFile, Sheet, Text, useTones } from '@/ui';
@@ -23,7 +24,9 @@ export function FilesSheet({ open, onClose }: { open: boolean; onClose: () => vo
   const [problem, setProblem] = useState<string | null>(null);
   const [opening, setOpening] = useState<string | null>(null);
   useEffect(() => {
-    if (open) void sweepFiles().catch(() => undefined);
+    if (!open) return;
+    void sweepFiles().catch(() => undefined);
+    void getReadyForRecordings().catch(() => undefined);
   }, [open]);
   const take = async (name: string, taking: Promise<Result>): Promise<void> => {
     setProblem(null);

@@ -19,12 +19,12 @@ interface Held {
 }
 
 const held: Held[] = [];
-const files = new Map<string, Recording>();
+const files = new Map<string, Pick<HoldTask, 'recording' | 'durationS'>>();
 
 /** Keeps a recording for the passes that are read from it. */
-export function holdRecording({ fingerprint, recording }: HoldTask): Answer {
+export function holdRecording({ fingerprint, recording, durationS }: HoldTask): Answer {
   files.delete(fingerprint);
-  files.set(fingerprint, recording);
+  files.set(fingerprint, { recording, durationS });
   for (const oldest of files.keys()) {
     if (files.size <= RECORDINGS_KEPT) break;
     files.delete(oldest);
@@ -55,10 +55,11 @@ function factsOf(recording: Recording, teaches: string, deepestM: number): PassF
 }
 
 function fileFor(spec: PassSpec & { source: { kind: 'recording' } }): Held {
-  const recording = files.get(spec.source.fingerprint);
-  if (!recording)
-    throw new Refused(`The recording ${spec.source.name} is not open. Open it again.`, 'missing');
-  return { key: passKey(spec), recording, facts: factsOf(recording, '', listenedTo(recording)) };
+  const file = files.get(spec.source.fingerprint);
+  if (!file) throw new Refused(`The recording ${spec.source.name} is not open. Open it again.`, 'missing');
+  const { recording, durationS } = file;
+  const facts = factsOf(recording, '', listenedTo(recording));
+  return { key: passKey(spec), recording, facts: durationS === null ? facts : { ...facts, durationS } };
 }
 
 const isFile = (spec: PassSpec): spec is PassSpec & { source: { kind: 'recording' } } =>
