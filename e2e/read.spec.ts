@@ -190,6 +190,7 @@ test('a fish that was caught is what later marks are held against @once', async 
     .first()
     .click();
   const own = page.getByTestId('own-fish');
+  await expect(own).toContainText(/It (stands alone|is one of \d+)/);
   await expect(own).toContainText(/drawn in steps? \d/);
   await page.getByTestId('caught-this').click();
   await page.getByTestId('keep-caught').click();

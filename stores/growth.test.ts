@@ -32,6 +32,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['day-passes.json', DAY_FORMAT as Format<unknown>],
   ['day-lanes.json', DAY_FORMAT as Format<unknown>],
   ['own-fish-first.json', OWN_FISH.format as Format<unknown>],
+  ['own-fish-group.json', OWN_FISH.format as Format<unknown>],
   ['file-first.json', FILES.format as Format<unknown>],
   ['file-picture.json', FILES.format as Format<unknown>],
   ['sitting-first.json', SITTING_FORMAT as Format<unknown>],

@@ -1,12 +1,13 @@
 import { FIRST_BRIEF, startSetup } from '@/core/advice';
 import { benchPass } from '@/core/bench';
+import { wilson } from '@/core/maths';
 import { legendStep, stepOf, type ColourScale } from '@/core/picture';
 import { drawPicture, newDesk } from '@/core/picture/drawing';
 import { readChannel, type FishFinding } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { GENERIC_RIG, screenOf } from '@/core/rig';
 import { simulate } from '@/core/sounder';
-import { besideOwn, drawnSteps, levelsOf, ownKinds, type OwnFish } from './ownFish';
+import { besideOwn, drawnSteps, kindOfGroup, levelsOf, ownKinds, type OwnFish } from './ownFish';
 
 const SCALE: ColourScale = { bottomDb: -60, leastDb: -56, stepsPerDb: 256 / 48 };
 const fish = (change: Partial<OwnFish>): OwnFish => ({
@@ -20,6 +21,7 @@ const fish = (change: Partial<OwnFish>): OwnFish => ({
   gainDb: 0,
   thicknessM: 0.2,
   depthM: 6,
+  group: null,
   ...change,
 });
 const BEAM = { frequencyHz: 200e3, relative: false };
@@ -52,6 +54,25 @@ describe('one’s own fish', () => {
     expect(besideOwn([6, 7], perch!)).toBe('stronger');
     expect(besideOwn([1, 2], perch!)).toBe('weaker');
     expect(besideOwn([5, 5], pike!)).toBe('few');
+  });
+
+  it('tell what was caught from marks that stood so, with how sure that is, and nothing of too few', () => {
+    const list = [
+      fish({ group: 'stacked' }),
+      fish({ group: 'stacked', kind: 'Perch', frequencyHz: 83e3 }),
+      fish({ group: 'stacked', kind: 'zander' }),
+      fish({ group: 'strung' }),
+      fish({}),
+    ];
+    const [low, high] = wilson(2, 3);
+    expect(kindOfGroup(list, 'stacked')).toEqual({ kind: 'Perch', count: 2, of: 3, likely: [low, high] });
+    expect(kindOfGroup(list, 'strung')).toBeNull();
+    expect(
+      kindOfGroup(
+        [...list, ...list].map((f) => ({ ...f, group: 'loose' })),
+        'loose',
+      ),
+    ).toBeNull();
   });
 
   it('a mark’s steps are those its picture shows, and come back from what is kept of them', () => {

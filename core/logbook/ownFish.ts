@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { columnAt, legendStep, levelOf, stepOf, type ColourScale, type Picture } from '@/core/picture';
-import type { FishFinding } from '@/core/reading';
+import { wilson } from '@/core/maths';
+import { FISH_GROUPS, type FishFinding, type FishGroup } from '@/core/reading';
 
 const finite = (low: number, high: number) =>
   v.pipe(v.number(), v.finite(), v.minValue(low), v.maxValue(high));
@@ -21,6 +22,8 @@ export const OwnFishSchema = v.object({
   /** How thick it was drawn where it was nearest, and its range, m. */
   thicknessM: finite(0, 100),
   depthM: finite(0, 2000),
+  /** How it stood with others; null where that is not known. */
+  group: v.optional(v.nullable(v.picklist(FISH_GROUPS)), null),
 });
 export type OwnFish = v.InferOutput<typeof OwnFishSchema>;
 
@@ -115,4 +118,27 @@ export function besideOwn(
   if (steps[1] < own.steps[0]) return 'weaker';
   if (steps[0] > own.steps[1]) return 'stronger';
   return 'alike';
+}
+
+/** What was caught from marks that stood together one way: a kind's share of it. */
+export interface KindOfGroup {
+  kind: string;
+  count: number;
+  of: number;
+  /** Its share likely lies in here (Wilson, 95 %). */
+  likely: readonly [number, number];
+}
+
+/** The kind caught most from marks that stood together so, on any beam; null where too few were, or they stand in no shape. */
+export function kindOfGroup(fish: readonly OwnFish[], group: FishGroup['kind']): KindOfGroup | null {
+  if (group === 'loose') return null;
+  const those = fish.filter((f) => f.group === group);
+  if (those.length < FEW_OWN_FISH) return null;
+  const counts = new Map<string, { kind: string; count: number }>();
+  for (const { kind } of those) {
+    const key = kind.toLowerCase();
+    counts.set(key, { kind, count: (counts.get(key)?.count ?? 0) + 1 });
+  }
+  const [most] = [...counts.values()].sort((a, b) => b.count - a.count);
+  return { ...most!, of: those.length, likely: wilson(most!.count, those.length) };
 }

@@ -39,6 +39,7 @@ export { workingChannel } from './levels/workingChannel';
 export { COVER_CLASSES } from './finding';
 export { findStructure, type Structure } from './bed/structure';
 export { type LureAnswer, type LureTrack } from './marks/lure';
+export { FISH_GROUPS, fishGroup, type FishGroup } from './marks/fishGroup';
 export { findMissingLeg, type MissingLeg } from './marks/missingLeg';
 export { readTogether, type Together } from './across/twoChannels';
 export { coverProbability } from './cover/coverFinding';

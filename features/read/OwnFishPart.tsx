@@ -4,12 +4,13 @@ import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { problemOf } from '@/core/formats';
 import { legendStep } from '@/core/picture';
-import { besideOwn, drawnSteps, levelsOf, ownKinds } from '@/core/logbook/ownFish';
-import type { FishFinding } from '@/core/reading';
+import { besideOwn, drawnSteps, kindOfGroup, levelsOf, ownKinds } from '@/core/logbook/ownFish';
+import { fishGroup, type FishFinding } from '@/core/reading';
 import { measure } from '@/core/units';
 import { keepOwnFish, ownFishStore, passStore, viewOf, viewStore, type PassReading } from '@/stores';
 import { Button, Chips, NumberField, Sheet, Text } from '@/ui';
 import { useUnits } from '../units';
+import { groupLine, kindOfGroupLine } from '../words/fishGroup';
 import { BESIDE_WORDS, ownKindWords, stepWords } from '../words/ownFish';
 import { noteCaught } from './callInDay';
 
@@ -29,10 +30,15 @@ export function OwnFishPart({ finding, reading }: { finding: FishFinding; readin
   if (!picture || !steps || !face) return null;
   const { frequencyHz } = face;
   const shown = [legendStep(steps[0]), legendStep(steps[1])] as const;
+  const group = fishGroup(finding, reading.reading.findings, reading.wayM);
+  const groupKind = group && kindOfGroup(fish, group.kind);
   const own = ownKinds(fish, { frequencyHz, relative }, picture.scale);
   return (
     <View style={styles.part} testID="own-fish">
-      <Text>Most of it is drawn in {stepWords(shown)} of the legend.</Text>
+      <Text>
+        Most of it is drawn in {stepWords(shown)} of the legend. {group && groupLine(group)}
+      </Text>
+      {groupKind && <Text testID="kind-of-group">{kindOfGroupLine(groupKind)}</Text>}
       {own.map((kind) => (
         <Text key={kind.kind}>
           {ownKindWords(kind, units)} {BESIDE_WORDS[besideOwn(shown, kind)]}
@@ -63,6 +69,7 @@ export function OwnFishPart({ finding, reading }: { finding: FishFinding; readin
                   gainDb,
                   thicknessM: finding.heightM,
                   depthM: finding.rangeM,
+                  group: group?.kind ?? null,
                 },
                 () => noteCaught(finding, reading, { species: kind, lengthM }),
               ),

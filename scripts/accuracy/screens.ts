@@ -27,7 +27,7 @@ const SIZES: readonly (readonly [width: number, height: number])[] = [
   [1000, 640],
   [1600, 1000],
 ];
-const WATERS: Partial<Brief>[] = [
+export const WATERS: Partial<Brief>[] = [
   {},
   { fromM: 12, toM: 26, lengthM: [0.3, 0.55], speciesId: 'zander', bed: 'mud' },
   { fromM: 3, toM: 8, thermoclineM: null, bed: 'sand' },
@@ -42,17 +42,25 @@ const LEAST_COLUMNS = 8;
 const LEAST_STEPS = 2;
 const EIGHTH = 1 / 8;
 
-interface Shown {
+/** What a panel of a screen shows: a picture of so many seconds, at a speed, on a beam. */
+export interface PanelShown {
+  picture: Picture;
+  durationS: number;
+  speedMps: number;
+  face: Face;
+}
+
+interface Shown extends PanelShown {
   request: SoundingRequest;
   stretch: Stretch;
-  durationS: number;
-  picture: Picture;
   own: Reading;
-  face: Face;
   fish: VisibleFish[];
 }
 
-const RIG: Rig = { ...GENERIC_RIG, faces: [...GENERIC_RIG.faces, ...transducerOf('deep-narrow-200').faces] };
+export const RIG: Rig = {
+  ...GENERIC_RIG,
+  faces: [...GENERIC_RIG.faces, ...transducerOf('deep-narrow-200').faces],
+};
 const shown = new Map<string, Shown>();
 
 /** A pass as its unit draws it, all on one screen. */
@@ -76,6 +84,7 @@ function passShown(water: number, seed: number): Shown {
       request,
       stretch,
       durationS,
+      speedMps: stretch.navigation.speedMps[0]!,
       picture,
       face,
       own: readChannel(
@@ -103,18 +112,21 @@ export interface ScreenScore {
 
 /** The n-th screen: ramp, side of now, size, panels, and what a camera and its file do to it. */
 export async function scoreScreen(n: number, seed: number): Promise<ScreenScore> {
-  const { kept, drawn } = await shownScreen(n, seed);
+  const { kept, drawn } = await shownScreen(n, seed, (k) =>
+    passShown((n + k) % WATERS.length, seed + 11 * n + k),
+  );
   const score: ScreenScore = { bedNear: 0, bedAll: 0, found: 0, missed: 0, extra: 0, deep: 0 };
   for (const { pass, calibration } of drawn)
     judge(pass, screenRecording(kept, calibration, pass.face, 'own'), score);
   return score;
 }
 
-/** The n-th screen as a phone keeps it, and the passes it shows. */
-async function shownScreen(
+/** The n-th screen as a phone keeps it, and what its panels show. @param shows what the k-th of them does */
+export async function shownScreen<T extends PanelShown>(
   n: number,
   seed: number,
-): Promise<{ kept: PixelImage; drawn: { pass: Shown; calibration: ScreenCalibration }[] }> {
+  shows: (panel: number) => T,
+): Promise<{ kept: PixelImage; drawn: { pass: T; calibration: ScreenCalibration }[] }> {
   const random = seededRandom(seed + n).fork('screens');
   const [width, height] = SIZES[n % SIZES.length]!;
   const panels = 1 + (n % 3);
@@ -126,7 +138,7 @@ async function shownScreen(
   const high = (frame.foot - frame.top) / panels;
   let image: PixelImage | undefined;
   const drawn = Array.from({ length: panels }, (_, k) => {
-    const pass = passShown((n + k) % WATERS.length, seed + 11 * n + k);
+    const pass = shows(k);
     const top = frame.top + k * high;
     const foot = top + high - 0.02 * height;
     const corner = (x: number, y: number): [number, number] => [x + off() * width, y + off() * high];
@@ -151,7 +163,7 @@ async function shownScreen(
       ...(image ? { on: image } : {}),
       seed: seed + n,
     };
-    const screen = renderedScreen(pass.picture, look, pass.durationS, pass.stretch.navigation.speedMps[0]!);
+    const screen = renderedScreen(pass.picture, look, pass.durationS, pass.speedMps);
     image = screen.image;
     return { pass, calibration: screen.calibration };
   });

@@ -32,8 +32,8 @@ export function diagnose(recording: Recording, reading: Reading, rig: Rig, setti
   const { pingCount, sampleCount, sampleStepM, firstRangeM } = channel;
   const own = screenOf(rig);
   const screen = {
-    rows: Math.round(COARSER * Math.min(own.rows, sampleCount)),
-    columns: Math.round(COARSER * Math.min(own.columns, pingCount)),
+    rows: Math.min(Math.round(COARSER * own.rows), sampleCount),
+    columns: Math.min(Math.round(COARSER * own.columns), pingCount),
   };
   const durationS = durationOf(recording);
   const footM = firstRangeM + sampleCount * sampleStepM;
