@@ -92,11 +92,33 @@ test('a screenshot is calibrated in six taps, read like a pass, and the same scr
   await page.getByTestId('finding-1').click();
   await expect(page.getByText('If it is a fish')).toHaveCount(0);
   await expectAccessible(page);
-  // The same unit again: two taps.
+  // A further panel of the same picture, a part of it here, is another beam of the same pass.
   await page.getByRole('button', { name: 'Recordings and pictures' }).click();
   await page.getByRole('button', { name: 'Read a picture of your own screen' }).click();
   await choose(page, file);
   await page.getByRole('button', { name: 'Use the calibration Console' }).click();
+  await page.getByTestId('add-panel').click();
+  await expect(page.getByTestId('asks')).toHaveText(
+    'Panel 2, 1 of 4: Tap the top left corner of the echoes.',
+  );
+  for (const at of [
+    [20, 40],
+    [right, foot],
+    [right, 40],
+    [right, foot],
+  ])
+    await tap(page, at as [number, number], whole);
+  await page.getByTestId('same-legend').click();
+  await page.getByTestId('keep-as').fill('Console, two panels');
+  await expectAccessible(page);
+  await page.getByTestId('read-picture').click();
+  await expect(page.getByTestId('seen-fish')).toHaveText(/Fish [2-9]/);
+  await expect(page.getByTestId('turn-together')).toBeVisible();
+  // The same unit again: two taps.
+  await page.getByRole('button', { name: 'Recordings and pictures' }).click();
+  await page.getByRole('button', { name: 'Read a picture of your own screen' }).click();
+  await choose(page, file);
+  await page.getByRole('button', { name: 'Use the calibration Console, two panels' }).click();
   await page.getByTestId('read-picture').click();
   await expect(page.getByTestId('seen-fish')).toHaveText(/Fish [2-9]/);
   expect(errors).toEqual([]);

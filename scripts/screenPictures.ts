@@ -4,7 +4,7 @@ import sharp from 'sharp';
 import { openText } from '@/core/formats';
 import { SCREEN_FORMAT } from '@/core/formats/screenFile';
 import type { Recording } from '@/core/recording';
-import { GENERIC_RIG, TRANSDUCERS } from '@/core/rig';
+import { GENERIC_RIG, TRANSDUCERS, type Face } from '@/core/rig';
 import { screenRecording } from '@/core/screenPicture';
 
 const LARGEST_BYTES = 40e6;
@@ -18,7 +18,7 @@ export async function loadScreenPicture(path: string, calibrationPath: string): 
   if (!opened.ok) throw new Error(opened.problem);
   const { name, faceId, calibration } = opened.value;
   const faces = [...GENERIC_RIG.faces, ...TRANSDUCERS.flatMap((t) => t.faces)];
-  const face = faces.find((f) => f.id === faceId) ?? GENERIC_RIG.faces[0]!;
+  const faceOf = (id: string): Face => faces.find((f) => f.id === id) ?? GENERIC_RIG.faces[0]!;
   if (statSync(path).size > LARGEST_BYTES)
     throw new Error(`This picture has more than ${LARGEST_BYTES / 1e6} MB, the most.`);
   const image = sharp(path, { limitInputPixels: LONGEST_PX ** 2 });
@@ -36,5 +36,11 @@ export async function loadScreenPicture(path: string, calibrationPath: string): 
       throw new Error('This picture is cut short or damaged, and cannot be opened.');
     });
   const pixels = { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
-  return screenRecording(pixels, calibration, face, name);
+  return screenRecording(
+    pixels,
+    calibration,
+    faceOf(faceId),
+    name,
+    calibration.panels.map((panel) => faceOf(panel.faceId)),
+  );
 }

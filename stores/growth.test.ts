@@ -26,6 +26,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['entry-corrections.json', ENTRY_FORMAT as Format<unknown>],
   ['corrections-first.json', CORRECTIONS.format as Format<unknown>],
   ['screens-first.json', SCREENS.format as Format<unknown>],
+  ['screens-panels.json', SCREENS.format as Format<unknown>],
   ['deck-shallow.json', DECK.format as Format<unknown>],
   ['day-first.json', DAY_FORMAT as Format<unknown>],
   ['day-plan.json', DAY_FORMAT as Format<unknown>],

@@ -1,9 +1,8 @@
 import type { PassSpec } from '@/core/bench/passSource';
 import { accepted, DONE, refused, type Result } from '@/core/formats';
 import type { Recording } from '@/core/recording';
-import type { Face } from '@/core/rig';
 import type { KeptFile } from '@/core/formats/keptFile';
-import { drawnAsItWas, type PixelImage, type ScreenCalibration } from '@/core/screenPicture';
+import { drawnAsItWas, type PixelImage } from '@/core/screenPicture';
 import { benchWorker, recordingWorker, secondWorker, sideWorker, type WorkerClient } from '@/workers';
 import { keepFile, keptFile } from './keptFiles';
 import { newId } from './newId';
@@ -22,16 +21,18 @@ const MOST_MADE = 4;
 /** Tells a file from another of its name. */
 const fingerprintOf = ({ size, lastModified }: File): string => `${size}-${lastModified}`;
 
+/** How a picture of a screen is read, and the beams it is of. */
+type Screen = NonNullable<KeptFile['screen']>;
+
 /** Makes a recording of a picture of a screen, and holds it. */
 async function makeOfPicture(
   fingerprint: string,
   image: PixelImage,
-  calibration: ScreenCalibration,
-  face: Face,
+  { calibration, face, more }: Screen,
   title: string,
 ): Promise<Recording> {
   const { result } = await sideWorker().run(
-    { kind: 'screen-picture', image, calibration, face, title },
+    { kind: 'screen-picture', image, calibration, face, more, title },
     { lane: 'screen-picture' },
   );
   made.set(fingerprint, result.recording);
@@ -83,8 +84,7 @@ async function provide(
     const { openPicture } = await import('./openPicture');
     const image = await openPicture(kept.file);
     if (!image.ok) throw new Error(image.problem);
-    const { calibration, face } = kept.item.screen;
-    own = await makeOfPicture(fingerprint, image.value, calibration, face, kept.item.name);
+    own = await makeOfPicture(fingerprint, image.value, kept.item.screen, kept.item.name);
   }
   if (own) {
     await hold(own, null);
@@ -201,14 +201,12 @@ export async function takeKeptToBench({ id, name, screen }: KeptFile): Promise<R
 }
 
 /** Puts a picture on the bench, at the range it was drawn at. */
-function showPicture(
-  source: OpenedRecording['source'],
-  { calibration, face }: { calibration: ScreenCalibration; face: Pick<Face, 'id'> },
-): void {
+function showPicture(source: OpenedRecording['source'], { calibration, face }: Screen): void {
   const { pass, settings } = passStore.getState();
-  const [a, b] = calibration.depths;
-  const footM = a.depthM + ((1 - a.down) / (b.down - a.down)) * (b.depthM - a.depthM);
-  takeToBench({ source, rig: pass.rig }, { ...drawnAsItWas(settings, footM), faceId: face.id });
+  const feet = [calibration, ...calibration.panels].map(
+    ({ depths: [a, b] }) => a.depthM + ((1 - a.down) / (b.down - a.down)) * (b.depthM - a.depthM),
+  );
+  takeToBench({ source, rig: pass.rig }, { ...drawnAsItWas(settings, Math.max(...feet)), faceId: face.id });
 }
 
 /**
@@ -217,19 +215,17 @@ function showPicture(
  */
 export async function takeScreenPictureToBench(
   { file, image, name }: { file: Blob; image: PixelImage; name: string },
-  calibration: ScreenCalibration,
-  face: Face,
+  screen: Screen,
 ): Promise<Result> {
   const title = name.slice(0, 100) || 'A picture of a screen';
   const fingerprint = `picture-${newId()}`;
   try {
-    await makeOfPicture(fingerprint, image, calibration, face, title);
+    await makeOfPicture(fingerprint, image, screen, title);
     await provide(fingerprint, benchWorker());
   } catch (error) {
     const words = (error instanceof Error ? error.message : String(error)).replace(/^screen picture: /, '');
     return refused(`${words.charAt(0).toUpperCase()}${words.slice(1)}. Nothing was changed.`, 'damaged');
   }
-  const screen = { calibration, face };
   showPicture({ kind: 'recording', name: title, fingerprint, placeless: true }, screen);
   void keepFile({ id: fingerprint, name: title, screen }, file);
   return DONE;

@@ -14,11 +14,8 @@ export const takeRecordingToBench: RecordingFiles['takeRecordingToBench'] = asyn
 export const takeKeptToBench: RecordingFiles['takeKeptToBench'] = async (item) =>
   (await recordingFiles()).takeKeptToBench(item);
 
-export const takeScreenPictureToBench: RecordingFiles['takeScreenPictureToBench'] = async (
-  picture,
-  calibration,
-  face,
-) => (await recordingFiles()).takeScreenPictureToBench(picture, calibration, face);
+export const takeScreenPictureToBench: RecordingFiles['takeScreenPictureToBench'] = async (picture, screen) =>
+  (await recordingFiles()).takeScreenPictureToBench(picture, screen);
 
 /**
  * Asks a worker; where it lacks the pass's recording (it was started anew) the file is read again first.

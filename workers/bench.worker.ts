@@ -34,7 +34,7 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
     case 'automatic-marks':
       return automaticMarks(task);
     case 'screen-picture': {
-      const recording = screenRecording(task.image, task.calibration, task.face, task.title);
+      const recording = screenRecording(task.image, task.calibration, task.face, task.title, task.more);
       return { result: { kind: 'screen-picture', recording } };
     }
     case 'score':

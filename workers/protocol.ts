@@ -176,6 +176,8 @@ export interface ScreenPictureTask {
   image: PixelImage;
   calibration: ScreenCalibration;
   face: Pick<Face, 'id' | 'label' | 'frequencyHz' | 'beam'>;
+  /** Beams of its further panels. */
+  more: readonly Pick<Face, 'id' | 'label' | 'frequencyHz' | 'beam'>[];
   title: string;
 }
 

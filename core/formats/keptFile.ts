@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { FaceSchema } from '@/core/rig';
-import { ScreenCalibrationSchema } from '@/core/screenPicture/calibration';
+import { MOST_MORE_PANELS, ScreenCalibrationSchema } from '@/core/screenPicture/calibration';
 import type { Format } from './envelope';
 
 /** What is known of a recording or a picture of a screen whose file is kept on the device, apart from the file. */
@@ -12,7 +12,14 @@ export const KeptFileSchema = v.object({
   bytes: v.pipe(v.number(), v.integer(), v.minValue(0)),
   keptAt: v.pipe(v.string(), v.isoTimestamp()),
   /** How a picture of a screen is read, and the beam it is of; null for a recording. */
-  screen: v.nullable(v.object({ calibration: ScreenCalibrationSchema, face: FaceSchema })),
+  screen: v.nullable(
+    v.object({
+      calibration: ScreenCalibrationSchema,
+      face: FaceSchema,
+      /** Beams of its further panels. */
+      more: v.optional(v.pipe(v.array(FaceSchema), v.maxLength(MOST_MORE_PANELS)), []),
+    }),
+  ),
 });
 export type KeptFile = v.InferOutput<typeof KeptFileSchema>;
 

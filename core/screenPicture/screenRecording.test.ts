@@ -62,6 +62,64 @@ const passes = [3, 8].map((seed) => {
   return { request, stretch, durationS, picture, own: readChannel(stretch, stretch.channels[0]!) };
 });
 
+describe('a screen of two panels', () => {
+  const [upper, lower] = passes as [(typeof passes)[0], (typeof passes)[0]];
+  const slice = { ...face, id: 'slice-455', label: 'Slice' };
+  const screen = {
+    width: 900,
+    height: 900,
+    ...MADE_RAMPS[1]!,
+    now: 'left',
+    noise: 0,
+    overlays: false,
+    seed: 1,
+  } as const;
+  const corners = (top: number, foot: number, right: number): ScreenLook['corners'] => [
+    [20, top],
+    [right, top],
+    [right, foot],
+    [20, foot],
+  ];
+  const speedMps = upper.stretch.navigation.speedMps[0]!;
+  const first = renderedScreen(upper.picture, { ...screen, corners: corners(20, 440, 800) }, 60, speedMps);
+  // Narrower than the first, and read at as many columns.
+  const second = renderedScreen(
+    lower.picture,
+    { ...screen, corners: corners(460, 880, 600), on: first.image },
+    60,
+    speedMps,
+  );
+  const { corners: at, depths, legend } = second.calibration;
+  const both = { ...first.calibration, panels: [{ corners: at, depths, legend, faceId: slice.id }] };
+
+  it('is a channel a panel, each as it would be read alone', () => {
+    const { channels } = screenRecording(second.image, both, face, 'own', [slice]).stretches[0]!;
+    expect(channels.map((c) => c.id)).toEqual([face.id, slice.id]);
+    expect(channels[1]!.pingCount).toBe(channels[0]!.pingCount);
+    const alone = [first, second].map(
+      ({ calibration }, k) =>
+        screenRecording(second.image, calibration, [face, slice][k]!, 'own').stretches[0]!.channels[0]!,
+    );
+    expect(channels[0]!.levelDb).toEqual(alone[0]!.levelDb);
+    expect(channels[1]!.sampleCount).toBe(alone[1]!.sampleCount);
+    const { levelDb, pingCount, sampleCount } = channels[1]!;
+    let same = 0;
+    for (let p = 0; p < pingCount; p++) {
+      const other = Math.round((p / (pingCount - 1)) * (alone[1]!.pingCount - 1));
+      for (let j = 0; j < sampleCount; j++)
+        if (Math.abs(levelDb[p * sampleCount + j]! - alone[1]!.levelDb[other * sampleCount + j]!) < 3) same++;
+    }
+    // Columns that fall between two of the narrower panel may take either.
+    expect(same / levelDb.length).toBeGreaterThan(0.9);
+  });
+
+  it('tells panels of one beam apart, and asks for a beam for each', () => {
+    const { channels } = screenRecording(second.image, both, face, 'own', [face]).stretches[0]!;
+    expect(new Set(channels.map((c) => c.id)).size).toBe(2);
+    expect(() => screenRecording(second.image, both, face, 'own')).toThrow(/beam of its own/);
+  });
+});
+
 describe('pictures of screens nobody has made', () => {
   let [found, missed, extra] = [0, 0, 0];
   let [bedNear, bedAll] = [0, 0];

@@ -2,7 +2,7 @@ import { clamp } from '@/core/maths';
 import { labOf, PALETTE_BOTTOM_DB, timeVariedGain, type Rgb } from '@/core/picture';
 import { recordingOf, straightWay, type Channel, type Recording } from '@/core/recording';
 import { singlePulse, type Face } from '@/core/rig';
-import type { ScreenCalibration } from './calibration';
+import type { Panel, Point, ScreenCalibration } from './calibration';
 import { addedLight } from './addedLight';
 import { GROUND, MIXED, OVERLAY, rampLookup, rampOf } from './colourRamp';
 import { squareToQuad } from './straighten';
@@ -60,18 +60,69 @@ function groundOf(colours: readonly Rgb[]): Rgb {
   return [sum[0] / count, sum[1] / count, sum[2] / count];
 }
 
+type PictureFace = Pick<Face, 'id' | 'label' | 'frequencyHz' | 'beam'>;
+
+/** The corners of a panel on a picture, pixels, and how far it is across and down. */
+function panelOf({ width, height }: PixelImage, { corners }: Panel) {
+  const [a, b, c, d] = corners.map(({ x, y }) => ({ x: x * (width - 1), y: y * (height - 1) })) as [
+    Point,
+    Point,
+    Point,
+    Point,
+  ];
+  const side = (p: Point, q: Point): number => Math.hypot(p.x - q.x, p.y - q.y);
+  return {
+    place: squareToQuad([a, b, c, d]),
+    columns: Math.min(MOST_COLUMNS, Math.round(Math.max(side(a, b), side(d, c))) + 1),
+    rows: Math.min(MOST_ROWS, Math.round(Math.max(side(a, d), side(b, c))) + 1),
+  };
+}
+
 /**
  * A picture of a sounder's screen as pings in relative levels: each column one ping, each row one sample, colours as their place
- * on the legend. Levels mean nothing beyond weaker and stronger; what is laid over the echoes is filled from beside it.
- * @param face the beam that drew it, by whose width marks are read
- * @throws RangeError for corners on one line, a panel of no size, or a legend of one colour
+ * on the legend. Levels mean nothing beyond weaker and stronger; what is laid over the echoes is filled from beside it. Each panel is
+ * a channel.
+ * @param face the beam that drew the first panel, by whose width marks are read @param more those of the further panels
+ * @throws RangeError for corners on one line, a panel of no size, a legend of one colour, or a panel without a beam
  */
 export function screenRecording(
   image: PixelImage,
   cal: ScreenCalibration,
-  face: Pick<Face, 'id' | 'label' | 'frequencyHz' | 'beam'>,
+  face: PictureFace,
   title: string,
+  more: readonly PictureFace[] = [],
 ): Recording {
+  if (more.length !== cal.panels.length)
+    throw new RangeError('screen picture: each panel needs a beam of its own');
+  const panels: readonly Panel[] = [cal, ...cal.panels];
+  // All panels show the same time: each is read at as many columns as the widest has.
+  const columns = Math.max(...panels.map((panel) => panelOf(image, panel).columns));
+  const faces = [face, ...more];
+  const ids = faces.map(({ id }, k) =>
+    faces.findIndex((f) => f.id === id) === k ? id : `${id.slice(0, 36)}-${k + 1}`,
+  );
+  const timeS = Float64Array.from({ length: columns }, (_, p) => (p / (columns - 1)) * cal.acrossS);
+  return recordingOf([
+    {
+      title,
+      pingRate: (columns - 1) / cal.acrossS,
+      origin: { latitudeDeg: 0, longitudeDeg: 0 },
+      navigation: straightWay(timeS, cal.speedMps),
+      channels: panels.map((panel, k) =>
+        panelChannel(image, panel, cal.now, { ...faces[k]!, id: ids[k]! }, columns),
+      ),
+    },
+  ]);
+}
+
+/** A panel of a picture as a channel of so many pings. */
+function panelChannel(
+  image: PixelImage,
+  panel: Panel,
+  now: ScreenCalibration['now'],
+  face: PictureFace,
+  columns: number,
+): Channel {
   const { width, height, data } = image;
   const indexAt = (x: number, y: number): number =>
     4 * (clamp(Math.round(y), 0, height - 1) * width + clamp(Math.round(x), 0, width - 1));
@@ -79,20 +130,10 @@ export function screenRecording(
     const i = indexAt(x, y);
     return [data[i]!, data[i + 1]!, data[i + 2]!];
   };
-  const inPixels = cal.corners.map(({ x, y }) => ({ x: x * (width - 1), y: y * (height - 1) }));
-  const [a, b, c, d] = inPixels as [
-    (typeof inPixels)[0],
-    (typeof inPixels)[0],
-    (typeof inPixels)[0],
-    (typeof inPixels)[0],
-  ];
-  const place = squareToQuad([a, b, c, d]);
-  const side = (p: typeof a, q: typeof a): number => Math.hypot(p.x - q.x, p.y - q.y);
-  const columns = Math.min(MOST_COLUMNS, Math.round(Math.max(side(a, b), side(d, c))) + 1);
-  const allRows = Math.min(MOST_ROWS, Math.round(Math.max(side(a, d), side(b, c))) + 1);
-  if (columns < 20 || allRows < 20) throw new RangeError('screen picture: the panel is too small to read');
+  const { place, columns: own, rows: allRows } = panelOf(image, panel);
+  if (own < 20 || allRows < 20) throw new RangeError('screen picture: the panel is too small to read');
 
-  const [one, two] = cal.depths;
+  const [one, two] = panel.depths;
   const perShare = (two.depthM - one.depthM) / (two.down - one.down);
   const depthAt = (down: number): number => one.depthM + (down - one.down) * perShare;
   const stepM = perShare / (allRows - 1);
@@ -102,7 +143,7 @@ export function screenRecording(
   if (rows < 20) throw new RangeError('screen picture: hardly any of the panel lies under the surface');
 
   const ramp = rampOf((s) => {
-    const { weak, strong } = cal.legend;
+    const { weak, strong } = panel.legend;
     return pixelAt(
       (weak.x + s * (strong.x - weak.x)) * (width - 1),
       (weak.y + s * (strong.y - weak.y)) * (height - 1),
@@ -125,7 +166,7 @@ export function screenRecording(
   const at = { x: 0, y: 0 };
   for (let p = 0; p < columns; p++) {
     // Time runs towards the side the newest echoes are on.
-    const u = (cal.now === 'right' ? p : columns - 1 - p) / (columns - 1);
+    const u = (now === 'right' ? p : columns - 1 - p) / (columns - 1);
     for (let j = 0; j < rows; j++) {
       place(u, (firstRow + j) / (allRows - 1), at);
       const i = indexAt(at.x, at.y);
@@ -145,33 +186,22 @@ export function screenRecording(
     const onRamp = levelDb[i]!;
     levelDb[i] = WEAKEST_DB + (onRamp === GROUND ? -UNDER_DB : RAMP_DB * onRamp);
   }
-  const timeS = Float64Array.from({ length: columns }, (_, p) => (p / (columns - 1)) * cal.acrossS);
   const pulseM = PULSE_ROWS * stepM;
-  return recordingOf([
-    {
-      title,
-      pingRate: (columns - 1) / cal.acrossS,
-      origin: { latitudeDeg: 0, longitudeDeg: 0 },
-      navigation: straightWay(timeS, cal.speedMps),
-      channels: [
-        {
-          id: face.id,
-          label: face.label,
-          frequencyHz: face.frequencyHz,
-          beam: face.beam,
-          pulse: singlePulse((2 * pulseM) / SOUND_MPS, face.frequencyHz, 20),
-          resolutionM: pulseM,
-          soundSpeedMps: SOUND_MPS,
-          firstRangeM: Math.max(0, depthAt(firstRow / (allRows - 1))),
-          sampleStepM: stepM,
-          pingCount: columns,
-          sampleCount: rows,
-          levelDb,
-          calibration: null,
-        },
-      ],
-    },
-  ]);
+  return {
+    id: face.id,
+    label: face.label,
+    frequencyHz: face.frequencyHz,
+    beam: face.beam,
+    pulse: singlePulse((2 * pulseM) / SOUND_MPS, face.frequencyHz, 20),
+    resolutionM: pulseM,
+    soundSpeedMps: SOUND_MPS,
+    firstRangeM: Math.max(0, depthAt(firstRow / (allRows - 1))),
+    sampleStepM: stepM,
+    pingCount: columns,
+    sampleCount: rows,
+    levelDb,
+    calibration: null,
+  };
 }
 
 /**

@@ -190,6 +190,7 @@ export function renderedScreen(
   return {
     image: { width, height, data },
     calibration: {
+      panels: [],
       corners: [share(a.x, a.y), share(b.x, b.y), share(c.x, c.y), share(d.x, d.y)],
       depths: [
         { down: 0, depthM: picture.topM[0]! },

@@ -73,6 +73,15 @@ export function CalibrationPicture({ image, calibrating, asks, onTap }: Props) {
           />
           <View style={[StyleSheet.absoluteFill, { pointerEvents: 'none' }]}>
             <Svg width={size.width} height={size.height} aria-hidden>
+              {calibrating.others.map((other, k) => (
+                <Path
+                  key={k}
+                  d={`M${other.corners.map((p) => `${x(p)} ${y(p)}`).join('L')}Z`}
+                  fill="none"
+                  stroke={tones.ink}
+                  strokeWidth={1.5}
+                />
+              ))}
               {panel && (
                 <Path
                   d={`M${panel.map((p) => `${x(p)} ${y(p)}`).join('L')}Z`}

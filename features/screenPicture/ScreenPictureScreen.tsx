@@ -5,6 +5,7 @@ import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import type { NamedCalibration } from '@/core/formats/screenFile';
 import type { PixelImage } from '@/core/screenPicture';
+import { MOST_MORE_PANELS } from '@/core/screenPicture/calibration';
 import { measure } from '@/core/units';
 import {
   deleteCalibration,
@@ -16,8 +17,10 @@ import {
 import { Button, chooseFile, Chips, NumberField, Text, useTones, useWide } from '@/ui';
 import { useUnits } from '../units';
 import {
+  anotherPanel,
   BEGIN,
   calibrationOf,
+  sameLegend,
   STEPS,
   stepBack,
   takenUp,
@@ -61,8 +64,8 @@ export function ScreenPictureScreen() {
   const [opened, setOpened] = useState<{ file: Blob; image: PixelImage } | null>(null);
   const image = opened?.image ?? null;
   const [name, setName] = useState('');
-  const [c, setC] = useState<Calibrating>(BEGIN);
-  const [faceId, setFaceId] = useState(faces[0]?.id ?? '');
+  const begin: Calibrating = { ...BEGIN, faceId: faces[0]?.id ?? '' };
+  const [c, setC] = useState<Calibrating>(begin);
   const [keepAs, setKeepAs] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -74,7 +77,7 @@ export function ScreenPictureScreen() {
     if (!picture.ok) return setProblem(`${picture.problem} Nothing was changed.`);
     setOpened({ file, image: picture.value });
     setName(file.name.replace(/\.\w+$/, ''));
-    setC(BEGIN);
+    setC((now) => ({ ...BEGIN, faceId: now.faceId }));
   };
   useEffect(() => {
     const files = (list: DataTransfer | null): File | undefined =>
@@ -101,28 +104,38 @@ export function ScreenPictureScreen() {
     };
   }, []);
 
+  /** A beam that no panel shows yet. */
+  const nextFace = (): string =>
+    (faces.find((f) => f.id !== c.faceId && c.others.every((panel) => panel.faceId !== f.id)) ?? faces[0])
+      ?.id ?? '';
   const choose = async (): Promise<void> => {
     const { PICTURE_KINDS } = await opener();
     const file = await chooseFile(PICTURE_KINDS);
     if (file) await take(file);
   };
   const takeKept = (item: NamedCalibration): void => {
-    setC(takenUp(item.calibration));
-    setFaceId(faces.some((f) => f.id === item.faceId) ? item.faceId : (faces[0]?.id ?? ''));
+    const own = (id: string): string => (faces.some((f) => f.id === id) ? id : (faces[0]?.id ?? ''));
+    const panels = item.calibration.panels.map((panel) => ({ ...panel, faceId: own(panel.faceId) }));
+    setC(takenUp({ ...item.calibration, panels }, own(item.faceId)));
     setKeepAs(item.name);
   };
   const read = async (): Promise<void> => {
-    const calibration = calibrationOf(c);
+    const told = calibrationOf(c);
+    if (!opened || !told) return;
+    const { calibration, faceId } = told;
     const face = faces.find((f) => f.id === faceId);
-    if (!opened || !calibration || !face) return;
-    if (calibration.depths[0].down >= calibration.depths[1].down || c.depthM[0] >= c.depthM[1])
-      return setProblem('The large depth must be more, and lie lower, than the small one.');
+    const more = calibration.panels.flatMap((panel) => faces.find((f) => f.id === panel.faceId) ?? []);
+    if (!face || more.length !== calibration.panels.length) return;
+    const wrong = [calibration, ...calibration.panels].some(
+      ({ depths: [a, b] }) => a.down >= b.down || a.depthM >= b.depthM,
+    );
+    if (wrong) return setProblem('The large depth must be more, and lie lower, than the small one.');
     if (keepAs.trim() !== '') {
       const done = keepCalibration(keepAs, faceId, calibration);
       if (!done.ok) return setProblem(done.problem);
     }
     setBusy(true);
-    const taken = await takeScreenPictureToBench({ ...opened, name }, calibration, face);
+    const taken = await takeScreenPictureToBench({ ...opened, name }, { calibration, face, more });
     setBusy(false);
     if (!taken.ok) return setProblem(taken.problem);
     router.push('/read');
@@ -177,6 +190,7 @@ export function ScreenPictureScreen() {
     <View style={styles.part}>
       <Text kind="title">Your own screen</Text>
       <Text bold role="status" testID="asks">
+        {c.others.length > 0 ? `Panel ${c.others.length + 1}, ` : ''}
         {at + 1} of {STEPS.length}: {asks}
       </Text>
       {c.step === 'corners' && (
@@ -188,20 +202,26 @@ export function ScreenPictureScreen() {
               { value: 'shot', label: 'Screenshot' },
               { value: 'photo', label: 'Photo' },
             ]}
-            onChange={(kind) => setC({ ...BEGIN, photo: kind === 'photo' })}
+            onChange={(kind) => setC({ ...c, corners: [], photo: kind === 'photo' })}
           />
           <Text faint kind="small">
             Leave out menus, the scale and the narrow column of the newest echo.
           </Text>
-          {kept.map((item) => (
-            <Button
-              key={item.id}
-              label={`Use ${item.name}`}
-              spoken={`Use the calibration ${item.name}`}
-              onPress={() => takeKept(item)}
-            />
-          ))}
+          {c.others.length === 0 &&
+            kept.map((item) => (
+              <Button
+                key={item.id}
+                label={`Use ${item.name}`}
+                spoken={`Use the calibration ${item.name}`}
+                onPress={() => takeKept(item)}
+              />
+            ))}
         </>
+      )}
+      {c.step === 'legend' && c.others.length > 0 && (
+        <View style={styles.row}>
+          <Button label="Same colours as before" onPress={() => setC(sameLegend(c))} testID="same-legend" />
+        </View>
       )}
       {c.step === 'rest' && (
         <>
@@ -252,10 +272,20 @@ export function ScreenPictureScreen() {
           />
           <Chips
             label="The beam it shows"
-            value={faceId}
+            value={c.faceId}
             options={faces.map((f) => ({ value: f.id, label: f.label }))}
-            onChange={setFaceId}
+            onChange={(faceId) => setC({ ...c, faceId })}
           />
+          {c.others.length < MOST_MORE_PANELS && (
+            <View style={styles.row}>
+              <Button
+                icon="plus"
+                label="Add another panel"
+                onPress={() => setC(anotherPanel(c, nextFace()))}
+                testID="add-panel"
+              />
+            </View>
+          )}
           <TextInput
             mode="outlined"
             label="Keep for this screen as"
@@ -286,7 +316,7 @@ export function ScreenPictureScreen() {
           label="Back"
           onPress={() => {
             setProblem(null);
-            if (c.step === 'corners' && c.corners.length === 0) setOpened(null);
+            if (c.step === 'corners' && c.corners.length === 0 && c.others.length === 0) setOpened(null);
             else setC(stepBack(c));
           }}
         />

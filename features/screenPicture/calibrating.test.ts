@@ -1,6 +1,15 @@
 import * as v from 'valibot';
 import { ScreenCalibrationSchema } from '@/core/screenPicture';
-import { BEGIN, calibrationOf, stepBack, takenUp, tapped, type Calibrating } from './calibrating';
+import {
+  anotherPanel,
+  BEGIN,
+  calibrationOf,
+  sameLegend,
+  stepBack,
+  takenUp,
+  tapped,
+  type Calibrating,
+} from './calibrating';
 
 const taps = (c: Calibrating, ...places: [x: number, y: number][]): Calibrating =>
   places.reduce((so, [x, y]) => tapped(so, { x, y }), c);
@@ -9,7 +18,7 @@ describe('telling a picture’s corners, depths and colours', () => {
   it('takes six taps of a screenshot, in any order of its corners', () => {
     const c = taps(BEGIN, [0.8, 0.9], [0.1, 0.1], [0.82, 0.1], [0.82, 0.5], [0.95, 0.9], [0.95, 0.2]);
     expect(c.step).toBe('rest');
-    const calibration = calibrationOf({ ...c, depthM: [0, 10] })!;
+    const { calibration } = calibrationOf({ ...c, depthM: [0, 10] })!;
     expect(calibration.corners[0]).toEqual({ x: 0.1, y: 0.1 });
     expect(calibration.corners[2]).toEqual({ x: 0.8, y: 0.9 });
     expect(calibration.depths[0]).toEqual({ down: 0, depthM: 0 });
@@ -28,7 +37,7 @@ describe('telling a picture’s corners, depths and colours', () => {
       [0.95, 0.9],
       [0.95, 0.2],
     );
-    const { depths } = calibrationOf(c)!;
+    const { depths } = calibrationOf(c)!.calibration;
     expect(depths.map((d) => d.down)).toEqual([expect.closeTo(0, 9), expect.closeTo(1, 9)]);
   });
   it('is not done before all is told, and goes back a step at a time', () => {
@@ -42,10 +51,37 @@ describe('telling a picture’s corners, depths and colours', () => {
   });
   it('comes back from what was kept', () => {
     const c = taps(BEGIN, [0.1, 0.1], [0.8, 0.9], [0.82, 0.1], [0.82, 0.5], [0.95, 0.9], [0.95, 0.2]);
-    const kept = calibrationOf(c)!;
-    const again = calibrationOf(takenUp(kept))!;
+    const { calibration: kept, faceId } = calibrationOf(c)!;
+    const again = calibrationOf(takenUp(kept, faceId))!.calibration;
     expect(again.corners).toEqual(kept.corners);
     again.depths.forEach((d, i) => expect(d.down).toBeCloseTo(kept.depths[i]!.down, 9));
     expect(again.legend).toEqual(kept.legend);
+  });
+  it('goes on with further panels, each of a beam and with colours of its own or the same', () => {
+    const one = taps(
+      { ...BEGIN, faceId: 'cone' },
+      [0.1, 0.1],
+      [0.8, 0.45],
+      [0.82, 0.1],
+      [0.82, 0.45],
+      [0.95, 0.9],
+      [0.95, 0.2],
+    );
+    const begun = anotherPanel(one, 'slice');
+    expect(begun).toMatchObject({ step: 'corners', corners: [], faceId: 'slice' });
+    expect(calibrationOf(begun)).toBeNull();
+    const two = sameLegend(taps(begun, [0.1, 0.5], [0.8, 0.9], [0.82, 0.5], [0.82, 0.9]));
+    const { calibration, faceId } = calibrationOf(two)!;
+    expect(faceId).toBe('cone');
+    expect(calibration.corners[0]).toEqual({ x: 0.1, y: 0.1 });
+    expect(calibration.panels).toHaveLength(1);
+    expect(calibration.panels[0]).toMatchObject({ faceId: 'slice', legend: calibration.legend });
+    expect(calibration.panels[0]!.corners[0]).toEqual({ x: 0.1, y: 0.5 });
+    expect(v.safeParse(ScreenCalibrationSchema, calibration).success).toBe(true);
+    expect(calibrationOf(takenUp(calibration, faceId))!.calibration.panels[0]!.faceId).toBe('slice');
+    // Back from the second panel's first corner it is the first one's turn again.
+    const back = stepBack(begun);
+    expect(back).toMatchObject({ step: 'rest', faceId: 'cone', others: [] });
+    expect(calibrationOf(back)!.calibration.corners).toEqual(calibration.corners);
   });
 });

@@ -1,5 +1,8 @@
 import type { Point, ScreenCalibration } from '@/core/screenPicture';
 
+/** A panel that is told whole. */
+export type ToldPanel = ScreenCalibration['panels'][number];
+
 /** What is asked of the picture, one after the other. */
 export const STEPS = ['corners', 'depths', 'legend', 'rest'] as const;
 export type Step = (typeof STEPS)[number];
@@ -14,6 +17,10 @@ export interface Calibrating {
   depthAt: readonly Point[];
   depthM: readonly [number, number];
   legend: readonly Point[];
+  /** The beam it shows. */
+  faceId: string;
+  /** Panels told before this one. */
+  others: readonly ToldPanel[];
   now: 'left' | 'right';
   acrossS: number;
   speedMps: number;
@@ -26,6 +33,8 @@ export const BEGIN: Calibrating = {
   depthAt: [],
   depthM: [0, 10],
   legend: [],
+  faceId: '',
+  others: [],
   now: 'right',
   acrossS: 60,
   speedMps: 1.3,
@@ -53,7 +62,10 @@ export function tapped(c: Calibrating, at: Point): Calibrating {
 export function stepBack(c: Calibrating): Calibrating {
   if (pointsOf(c).length > 0 && c.step !== 'rest') return { ...c, [FIELD[c.step]]: [] };
   const at = STEPS.indexOf(c.step);
-  if (at === 0) return c;
+  if (at === 0) {
+    const last = c.others.at(-1);
+    return last ? { ...c, ...toldOf(last), others: c.others.slice(0, -1), step: 'rest' } : c;
+  }
   const step = STEPS[at - 1]! as Exclude<Step, 'rest'>;
   return { ...c, step, [FIELD[step]]: [] };
 }
@@ -88,8 +100,8 @@ function downOf([a, b, c, d]: ScreenCalibration['corners'], at: Point): number {
   return Math.min(1, Math.max(0, (at.y - top) / (foot - top)));
 }
 
-/** The calibration, once all of it has been told; null before. */
-export function calibrationOf(c: Calibrating): ScreenCalibration | null {
+/** The panel that is being told, once all of it has been; null before. */
+export function panelOf(c: Calibrating): ToldPanel | null {
   const corners = cornersOf(c);
   const [upper, lower] = c.depthAt;
   const [weak, strong] = c.legend;
@@ -100,26 +112,71 @@ export function calibrationOf(c: Calibrating): ScreenCalibration | null {
       { down: downOf(corners, upper), depthM: c.depthM[0] },
       { down: downOf(corners, lower), depthM: c.depthM[1] },
     ],
-    now: c.now,
-    acrossS: c.acrossS,
-    speedMps: c.speedMps,
     legend: { weak, strong },
+    faceId: c.faceId,
   };
 }
 
-/** A kept calibration taken up again: all told but what changes from picture to picture. */
-export function takenUp({ corners, depths, legend, now, acrossS, speedMps }: ScreenCalibration): Calibrating {
+/** Whether a panel lies straight on its picture, as on a screenshot. */
+const isUpright = ([a, b, c, d]: ScreenCalibration['corners']): boolean =>
+  a.y === b.y && c.y === d.y && a.x === d.x && b.x === c.x;
+
+/** Goes on with another panel of the same picture, of another beam. */
+export function anotherPanel(c: Calibrating, faceId: string): Calibrating {
+  const panel = panelOf(c);
+  if (!panel) return c;
+  return {
+    ...c,
+    others: [...c.others, panel],
+    photo: !isUpright(panel.corners),
+    step: 'corners',
+    corners: [],
+    depthAt: [],
+    legend: [],
+    faceId,
+  };
+}
+
+/** Takes the colours of the panel before for this one's too. */
+export function sameLegend(c: Calibrating): Calibrating {
+  const before = c.others.at(-1);
+  return before ? { ...c, legend: [before.legend.weak, before.legend.strong], step: 'rest' } : c;
+}
+
+/** The calibration of all panels and the beam of the first, once all has been told; null before. */
+export function calibrationOf(c: Calibrating): { calibration: ScreenCalibration; faceId: string } | null {
+  const own = panelOf(c);
+  if (!own) return null;
+  const [main = own, ...panels] = [...c.others, own];
+  const { faceId, ...first } = main;
+  const { now, acrossS, speedMps } = c;
+  return { calibration: { ...first, now, acrossS, speedMps, panels }, faceId };
+}
+
+/** What was told of a panel. */
+function toldOf({
+  corners,
+  depths,
+  legend,
+  faceId,
+}: ToldPanel): Pick<Calibrating, 'photo' | 'corners' | 'depthAt' | 'depthM' | 'legend' | 'faceId'> {
   const [a, , , d] = corners;
   const onLeft = (down: number): Point => ({ x: a.x + down * (d.x - a.x), y: a.y + down * (d.y - a.y) });
   return {
-    step: 'rest',
     photo: true,
     corners,
     depthAt: depths.map((depth) => onLeft(depth.down)),
     depthM: [depths[0].depthM, depths[1].depthM],
     legend: [legend.weak, legend.strong],
-    now,
-    acrossS,
-    speedMps,
+    faceId,
   };
+}
+
+/** A kept calibration taken up again: all told but what changes from picture to picture. */
+export function takenUp(
+  { now, acrossS, speedMps, panels, ...first }: ScreenCalibration,
+  faceId: string,
+): Calibrating {
+  const all: ToldPanel[] = [{ ...first, faceId }, ...panels];
+  return { step: 'rest', ...toldOf(all.at(-1)!), others: all.slice(0, -1), now, acrossS, speedMps };
 }
