@@ -59,6 +59,8 @@ await withApp(async (browser, base) => {
   });
   const empty = await arrayBuffers(page);
   await page.getByRole('button', { name: 'Recordings and pictures' }).click();
+  // Nobody has chosen a file before this.
+  await page.waitForTimeout(1500);
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
     page.getByTestId('choose-recording').click(),

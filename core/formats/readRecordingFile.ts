@@ -32,8 +32,8 @@ const MOST_CHUNK = 16e6;
 /** Levels taken out of the file at a time. */
 const BLOCK_LEVELS = 1e6;
 /** Pings of a long recording that are told of before the rest is read, and how many times as long it must be. */
-const BEGINNING_PINGS = 600;
-const LONG = 4;
+const BEGINNING_PINGS = 300;
+const LONG = 8;
 
 /** A recording file that cannot be read: one plain sentence that names the place. */
 export class RecordingProblem extends Error {}
