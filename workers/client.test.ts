@@ -132,6 +132,8 @@ it('is started before its first task, and ended when it has nothing to do', asyn
   await done;
   client.end();
   expect(workers[0]!.terminated).toBe(true);
-  void client.run(task, { lane: 'a' });
+  const again = client.run(task, { lane: 'a' });
   expect(workers).toHaveLength(2);
+  client.cancel('a');
+  await expect(codeOf(again)).resolves.toBe('cancelled');
 });

@@ -21,8 +21,7 @@ export function dropLonePings(
   overDb: number,
   out: Float32Array,
 ): void {
-  out.set(level);
-  if (pingCount < 3 || overDb === Infinity) return;
+  if (pingCount < 3 || overDb === Infinity) return out.set(level);
   for (let p = 0; p < pingCount; p++) {
     const row = p * sampleCount;
     const before = (p === 0 ? 2 : p - 1) * sampleCount;
@@ -31,7 +30,8 @@ export function dropLonePings(
       const a = level[before + j]!;
       const b = level[after + j]!;
       const most = (a > b ? a : b) + overDb;
-      if (level[row + j]! > most) out[row + j] = most - overDb;
+      const x = level[row + j]!;
+      out[row + j] = x > most ? most - overDb : x;
     }
   }
 }
@@ -71,7 +71,7 @@ export interface Filtered {
   level: Float32Array;
 }
 
-/** The channel's levels after the filters that work from ping to ping. Those of `last` when they still hold. */
+/** The channel's levels after the filters that work from ping to ping. Those of `last` when they still hold; else its room is used again. */
 export function filteredLevels(
   channel: Channel,
   {
@@ -88,13 +88,16 @@ export function filteredLevels(
   const key = `${over} ${averaging}`;
   if (last?.channel === channel && last.key === key) return last;
   let level = channel.levelDb;
+  let room =
+    last && last.level !== last.channel.levelDb && last.level.length === level.length ? last.level : null;
   if (over !== Infinity) {
-    const out = new Float32Array(level.length);
+    const out = room ?? new Float32Array(level.length);
+    room = null;
     dropLonePings(level, channel.pingCount, channel.sampleCount, over, out);
     level = out;
   }
   if (averaging > 1) {
-    const out = new Float32Array(level.length);
+    const out = room ?? new Float32Array(level.length);
     averagePings(level, channel.pingCount, channel.sampleCount, averaging, out);
     level = out;
   }

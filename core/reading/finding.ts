@@ -44,6 +44,9 @@ export interface Rival {
   test: 'pass-again' | 'other-beam' | 'bed-window' | 'drop-on-it' | 'faster-chart';
 }
 
+/** How fish stand together: by themselves, above each other, along one depth, spread over the bed, or no such way. */
+export const FISH_GROUPS = ['alone', 'stacked', 'strung', 'carpet', 'loose'] as const;
+
 interface FindingBase {
   id: number;
   /** First and last ping of it. */

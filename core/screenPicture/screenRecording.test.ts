@@ -66,8 +66,8 @@ describe('a screen of two panels', () => {
   const [upper, lower] = passes as [(typeof passes)[0], (typeof passes)[0]];
   const slice = { ...face, id: 'slice-455', label: 'Slice' };
   const screen = {
-    width: 900,
-    height: 900,
+    width: 620,
+    height: 620,
     ...MADE_RAMPS[1]!,
     now: 'left',
     noise: 0,
@@ -81,11 +81,11 @@ describe('a screen of two panels', () => {
     [20, foot],
   ];
   const speedMps = upper.stretch.navigation.speedMps[0]!;
-  const first = renderedScreen(upper.picture, { ...screen, corners: corners(20, 440, 800) }, 60, speedMps);
+  const first = renderedScreen(upper.picture, { ...screen, corners: corners(20, 300, 560) }, 60, speedMps);
   // Narrower than the first, and read at as many columns.
   const second = renderedScreen(
     lower.picture,
-    { ...screen, corners: corners(460, 880, 600), on: first.image },
+    { ...screen, corners: corners(320, 600, 420), on: first.image },
     60,
     speedMps,
   );

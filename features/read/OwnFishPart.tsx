@@ -4,7 +4,7 @@ import { TextInput } from 'react-native-paper';
 import { useStore } from 'zustand';
 import { problemOf } from '@/core/formats';
 import { legendStep } from '@/core/picture';
-import { besideOwn, drawnSteps, kindOfGroup, levelsOf, ownKinds } from '@/core/logbook/ownFish';
+import { besideOwn, drawnSteps, kindOfGroup, levelsOf, ownKinds } from '@/core/logbook/ownKinds';
 import { fishGroup, type FishFinding } from '@/core/reading';
 import { measure } from '@/core/units';
 import { keepOwnFish, ownFishStore, passStore, viewOf, viewStore, type PassReading } from '@/stores';

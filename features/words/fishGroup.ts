@@ -1,4 +1,4 @@
-import type { KindOfGroup } from '@/core/logbook/ownFish';
+import type { KindOfGroup } from '@/core/logbook/ownKinds';
 import type { FishGroup } from '@/core/reading';
 
 const WAYS: Record<FishGroup['kind'], string> = {

@@ -1,4 +1,4 @@
-import { FEW_OWN_FISH, type besideOwn, type OwnKind } from '@/core/logbook/ownFish';
+import { FEW_OWN_FISH, type besideOwn, type OwnKind } from '@/core/logbook/ownKinds';
 import type { Units } from '../units';
 
 /** Steps of the legend: one, or from and to. */

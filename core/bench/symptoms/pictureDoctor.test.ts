@@ -74,7 +74,7 @@ const start = startSetup(FIRST_BRIEF, GENERIC_RIG).settings;
 const byHand: Settings = { ...start, gainMode: 'manual' };
 
 describe.each(LOOKS)('a picture of a screen $width pixels wide', (look) => {
-  // A photograph shows every other fault only: most of its way is the screenshot's.
+  // Each fault stands on one of both; forty screens with all of them are asked about by `npm run accuracy`.
   const photo = look.noise > 0;
   const planted: [Symptom, PassSpec, Settings][] = [
     [
@@ -90,13 +90,13 @@ describe.each(LOOKS)('a picture of a screen $width pixels wide', (look) => {
       },
     ),
   ];
-  it.each(planted.filter((_, k) => !photo || k % 3 === 0))(
+  it.each(planted.filter((_, k) => (k % 3 === 0) === photo))(
     'names %s first where it was planted',
     (symptom, pass, settings) => expect(saidOf(pass, settings, look)[0]).toBe(symptom),
   );
   const goods: Partial<Brief>[] = [{}, { fromM: 8, toM: 20 }, { bed: 'silt' }, { windMps: 6 }];
   it('asks for nothing where the settings are good', () => {
-    const asked = goods.slice(photo ? 2 : 0).filter((change, k) => {
+    const asked = goods.slice(photo ? 2 : 0, photo ? 4 : 2).filter((change, k) => {
       const brief = { ...FIRST_BRIEF, ...change };
       const { settings } = startSetup(brief, GENERIC_RIG);
       return saidOf(briefPass(brief, GENERIC_RIG, 7 + k), settings, look).length > 0;

@@ -1,7 +1,4 @@
-import type { Finding, FishFinding } from '../finding';
-
-/** How fish stand together: by themselves, above each other, along one depth, spread over the bed, or no such way. */
-export const FISH_GROUPS = ['alone', 'stacked', 'strung', 'carpet', 'loose'] as const;
+import type { Finding, FISH_GROUPS, FishFinding } from '../finding';
 
 export interface FishGroup {
   kind: (typeof FISH_GROUPS)[number];

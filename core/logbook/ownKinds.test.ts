@@ -7,7 +7,8 @@ import { readChannel, type FishFinding } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { GENERIC_RIG, screenOf } from '@/core/rig';
 import { simulate } from '@/core/sounder';
-import { besideOwn, drawnSteps, kindOfGroup, levelsOf, ownKinds, type OwnFish } from './ownFish';
+import type { OwnFish } from './ownFish';
+import { besideOwn, drawnSteps, kindOfGroup, levelsOf, ownKinds } from './ownKinds';
 
 const SCALE: ColourScale = { bottomDb: -60, leastDb: -56, stepsPerDb: 256 / 48 };
 const fish = (change: Partial<OwnFish>): OwnFish => ({
