@@ -69,22 +69,23 @@ async function readFile(
     benchWorker(),
     true,
   );
-  const gone = durationOf(given.recording) / given.facts.durationS;
   const { recording, facts } = given;
+  /** Share of the pass whose pings are here yet; one ping is all of a pass of no length. */
+  const here = facts.durationS > 0 ? durationOf(recording) / facts.durationS : 1;
   const task: ReadTask = { kind: 'read', pass, settings, given: { recording, facts } };
   const outcome = await secondWorker().run(task, {
     lane: LANE,
     onStage,
     onPart: ({ share, result }) => {
       onStage('reading');
-      if (result.kind === 'read') onPart(share * gone, result);
+      if (result.kind === 'read') onPart(share * here, result);
     },
     transfer: recording.stretches.flatMap(({ channels }) =>
       channels.map((c) => c.levelDb.buffer as ArrayBuffer),
     ),
   });
   // The pings it was given are large.
-  if (gone === 1) secondWorker().end();
+  if (here === 1) secondWorker().end();
   return outcome;
 }
 

@@ -1,10 +1,11 @@
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Chips, Text } from '@/ui';
+import { Text } from '@/ui';
 import { useLogAnswer } from '../useLogAnswer';
 import { spotLine, spotName } from '../words/logAnswers';
 import { AnswerPart, AnswerRows, NoAnswer } from './AnswerRows';
 import { BitesAnswer } from './BitesAnswer';
+import { FilterChips } from './FilterChips';
 import { SetupsAnswer } from './SetupsAnswer';
 
 const MOST_SPOTS = 12;
@@ -26,25 +27,22 @@ function SpotsAnswer({ waterName }: { waterName: string | undefined }) {
 
 /** What the days say: bites by what they were sorted by, spots an hour fished, and lines held against other values. */
 export const LogAnswers = memo(function LogAnswers() {
-  const [water, setWater] = useState('');
+  const [water, setWater] = useState<string | null>(null);
   const { answer: choices, simulated, problem, again } = useLogAnswer(CHOICES);
   if (problem) return <NoAnswer problem={problem} again={again} />;
   if (!choices?.answered) return null;
-  const waterName = water === '' ? undefined : water;
+  const waterName = water ?? undefined;
   return (
     <View style={styles.answers} testID="log-answers">
       <AnswerPart title={`What the days say${simulated ? ', on simulated days' : ''}`}>
-        {choices.waters.length > 1 && (
-          <Chips
-            label="Water"
-            value={water}
-            options={[
-              { value: '', label: 'All waters' },
-              ...choices.waters.map((name) => ({ value: name, label: name })),
-            ]}
-            onChange={setWater}
-          />
-        )}
+        <FilterChips
+          label="Water"
+          all="All waters"
+          value={water}
+          choices={choices.waters}
+          words={(name) => name}
+          onChange={setWater}
+        />
         <BitesAnswer waterName={waterName} />
       </AnswerPart>
       <SpotsAnswer waterName={waterName} />

@@ -4,7 +4,7 @@ import type { Presentation } from '@/core/advice';
 import type { DayChoices } from '@/core/logbook/logQuestion';
 import { BED_BAND_M } from '@/core/logbook/setupRates';
 import { openUnitOf, planStore } from '@/stores';
-import { Chips, Text } from '@/ui';
+import { Text } from '@/ui';
 import { useOwnUnit } from '../plan/usePlan';
 import { useLogAnswer } from '../useLogAnswer';
 import { useUnits } from '../units';
@@ -12,13 +12,14 @@ import { CLARITY_WORDS, PHASE_WORDS } from '../words/brief';
 import { monthWords } from '../words/day';
 import { setupLine } from '../words/logAnswers';
 import { AnswerPart, AnswerRows } from './AnswerRows';
+import { FilterChips } from './FilterChips';
 
-const optional = <T extends string>(chosen: T | ''): T | undefined => (chosen === '' ? undefined : chosen);
+type Clarity = DayChoices['clarities'][number];
 
 /** Lines that were held or set, against other values of them. */
 export function SetupsAnswer({
   waterName,
-  choices: { phases, clarities, bedsFromM: beds, months },
+  choices: { phases, clarities, bedsFromM, months },
 }: {
   waterName: string | undefined;
   choices: DayChoices;
@@ -26,73 +27,58 @@ export function SetupsAnswer({
   const units = useUnits();
   const own = useOwnUnit();
   const unitId = useStore(planStore, (s) => openUnitOf(s).id);
-  const [phase, setPhase] = useState<Presentation | ''>('');
-  const [clarity, setClarity] = useState('');
-  const [bed, setBed] = useState('');
-  const [month, setMonth] = useState('');
+  const [phase, setPhase] = useState<Presentation | null>(null);
+  const [clarity, setClarity] = useState<Clarity | null>(null);
+  const [bedFromM, setBed] = useState<number | null>(null);
+  const [month, setMonth] = useState<number | null>(null);
   const { answer } = useLogAnswer({
     of: 'setups',
     filter: {
       waterName,
-      phase: optional(phase),
-      clarity: optional(clarity),
-      bedFromM: bed === '' ? undefined : Number(bed),
-      months: month === '' ? undefined : [Number(month)],
+      phase: phase ?? undefined,
+      clarity: clarity ?? undefined,
+      bedFromM: bedFromM ?? undefined,
+      months: month === null ? undefined : [month],
     },
     unitId,
   });
-  const filtered = clarity !== '' || bed !== '' || month !== '' || phase !== '';
+  const filtered = [phase, clarity, bedFromM, month].some((chosen) => chosen !== null);
   if (!answer || (answer.setups.length === 0 && !filtered)) return null;
   const { setups } = answer;
   return (
     <AnswerPart title="Settings you used">
-      {phases.length > 1 && (
-        <Chips
-          label="Phase"
-          value={phase}
-          options={[
-            { value: '', label: 'All phases' },
-            ...phases.map((p) => ({ value: p, label: PHASE_WORDS[p] })),
-          ]}
-          onChange={setPhase}
-        />
-      )}
-      {clarities.length > 1 && (
-        <Chips
-          label="Clarity"
-          value={clarity}
-          options={[
-            { value: '', label: 'Any clarity' },
-            ...clarities.map((c) => ({ value: c, label: CLARITY_WORDS[c] })),
-          ]}
-          onChange={setClarity}
-        />
-      )}
-      {beds.length > 1 && (
-        <Chips
-          label="Depth of the bed"
-          value={bed}
-          options={[
-            { value: '', label: 'Any depth' },
-            ...beds.map((fromM) => ({
-              value: String(fromM),
-              label: units.band('depth', fromM, fromM + BED_BAND_M, 0),
-            })),
-          ]}
-          onChange={setBed}
-        />
-      )}
-      {months.length > 1 && (
-        <Chips
-          label="Month"
-          value={month}
-          options={[
-            { value: '', label: 'All year' },
-            ...months.map((m) => ({ value: String(m), label: monthWords(m) })),
-          ]}
-          onChange={setMonth}
-        />
-      )}
+      <FilterChips
+        label="Phase"
+        all="All phases"
+        value={phase}
+        choices={phases}
+        words={(p) => PHASE_WORDS[p]}
+        onChange={setPhase}
+      />
+      <FilterChips
+        label="Clarity"
+        all="Any clarity"
+        value={clarity}
+        choices={clarities}
+        words={(c) => CLARITY_WORDS[c]}
+        onChange={setClarity}
+      />
+      <FilterChips
+        label="Depth of the bed"
+        all="Any depth"
+        value={bedFromM}
+        choices={bedsFromM}
+        words={(fromM) => units.band('depth', fromM, fromM + BED_BAND_M, 0)}
+        onChange={setBed}
+      />
+      <FilterChips
+        label="Month"
+        all="All year"
+        value={month}
+        choices={months}
+        words={monthWords}
+        onChange={setMonth}
+      />
       {setups.length === 0 && <Text>No line was held or set on such days.</Text>}
       <AnswerRows
         label="Settings you used, against other values"

@@ -23,7 +23,8 @@ const STILL_M = 1;
 /**
  * How a fish's mark stands to the others of its pass (a hint at most: JOB §4); null from a boat that lies still.
  * @param findings of the same pass
- * @param wayM way of the boat by ping, m
+ * @param wayM way of the boat by ping, m, as long as the pass
+ * @returns how they stand, and how many they are, this one too
  */
 export function fishGroup(
   finding: FishFinding,
