@@ -13,7 +13,7 @@ const MOST = 12;
 /** Where not even the best of the grid shows a fish there is nothing to come near to. */
 const LEAST = 0.1;
 
-const seed = Math.floor(Math.random() * 1e6);
+const seed = Number(process.env.SEED ?? Math.floor(Math.random() * 1e6));
 
 function* waters(): Generator<TunedWater> {
   const briefs = manyBriefs(2 * WATERS);

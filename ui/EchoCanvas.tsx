@@ -28,7 +28,7 @@ interface Props {
   /** A depth in the user's units. */
   depthWords: (depthM: number) => string;
   /** Told after a picture stands on the screen. */
-  onPainted?: () => void;
+  onPainted?: (picture: Picture) => void;
   testID?: string;
   /** Whether a glass can be laid over it. */
   magnifier?: boolean;
@@ -77,7 +77,7 @@ export function EchoCanvas({
     if (!picture || !canvas.current || !live.current) return;
     paint(canvas.current, picture.columns, picture.rows, picture.pixels);
     paintLive(live.current, picture, palette);
-    onPainted?.();
+    onPainted?.(picture);
   }, [picture, palette, onPainted, room]);
 
   const size = picture

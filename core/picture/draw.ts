@@ -9,9 +9,10 @@ import {
 } from '@/core/recording';
 import { autoGain } from './autoGain';
 import { colourScale, type ColourScale } from './colourScale';
+import { cellStrengths, type CellStrengths } from './cellStrengths';
 import { chartPosition, columnPings, type Columns } from './columns';
 import { BED_RAMP_AT, PALETTE_STEPS, paletteTable, type PaletteName, type PaletteTable } from './palette';
-import { filteredLevels, type Filtered } from './pingFilters';
+import { filteredLevels, pingFilters, type Filtered } from './pingFilters';
 import type { Settings } from './settings';
 import { dropSpecks } from './specks';
 import { sampleGain } from './strength';
@@ -51,6 +52,7 @@ interface Bed {
 /** What a draughtsman keeps between pictures, so that drawing again costs little. Keyed by stretch and channel. */
 export interface Desk {
   filtered: Map<string, Filtered>;
+  cells: Map<string, CellStrengths>;
   beds: Map<string, Bed>;
   palettes: Map<PaletteName, PaletteTable>;
   drawn: Uint8Array;
@@ -58,6 +60,7 @@ export interface Desk {
 
 export const newDesk = (): Desk => ({
   filtered: new Map(),
+  cells: new Map(),
   beds: new Map(),
   palettes: new Map(),
   drawn: new Uint8Array(0),
@@ -71,71 +74,31 @@ function bedFor(desk: Desk, key: string, channel: Channel, lookNoDeeperM: number
   return bedM;
 }
 
-/** Sharpening: how much of a sample's rise over its neighbours is added, a step. */
-const SHARPEN = 0.35;
-
-/** Which samples each row of a window shows; none where first is beyond last. */
-interface RowSamples {
-  /** Samples from the surface to the window's top. */
-  shift: number;
-  first: Int32Array;
-  last: Int32Array;
-}
-
-/** Fills the samples of each row for a window that begins `shift` samples down. A row finer than a sample shows the one it lies in. */
-function fillRows(
-  rowSamples: RowSamples,
-  rowM: number,
-  { sampleStepM, sampleCount }: Channel,
-  shift: number,
-): void {
-  rowSamples.shift = shift;
-  const { first, last } = rowSamples;
-  for (let r = 0; r < first.length; r++) {
-    const from = Math.ceil((r * rowM) / sampleStepM);
-    const to = Math.max(0, Math.ceil(((r + 1) * rowM) / sampleStepM) - 1);
-    first[r] = Math.max(0, Math.min(from, to) + shift);
-    last[r] = Math.min(sampleCount - 1, to + shift);
-  }
-}
-
-/** What turns a level into a step of the palette: its own dB times `perDb`, and `lift` by sample, already in steps. */
+/** What turns a strength into a step of the palette. */
 interface Ink {
+  bottomDb: number;
   perDb: number;
-  lift: Float32Array;
-  /** Under this many steps nothing is drawn: the first colour. */
-  least: number;
+  /** Under this nothing is drawn: the first colour. */
+  leastDb: number;
 }
 
-/**
- * One column's cells: the strongest sample of each row's water.
- * @param level dB by sample from `base` on @param more steps added to the whole column
- */
-function cellsInto(
-  level: Float32Array,
-  base: number,
-  { perDb, lift, least }: Ink,
-  { first, last }: RowSamples,
-  more: number,
+/** Steps of some strengths, 0 where nothing is drawn. @param from and @param end cells, the last one not @param moreDb added to all */
+function stepsInto(
+  db: Float32Array,
+  { bottomDb, perDb, leastDb }: Ink,
+  moreDb: number,
   out: Uint16Array,
-  at: number,
+  from: number,
+  end: number,
 ): void {
-  const rows = first.length;
   const most = PALETTE_STEPS;
-  for (let r = 0; r < rows; r++) {
-    let j = first[r]!;
-    const to = last[r]!;
-    if (j > to) continue;
-    let strongest = level[base + j]! * perDb + lift[j]!;
-    while (j < to) {
-      j++;
-      const x = level[base + j]! * perDb + lift[j]!;
-      if (x > strongest) strongest = x;
-    }
-    strongest += more;
-    if (strongest < least) continue;
-    const step = strongest | 0;
-    out[at + r] = step < 1 ? 1 : step > most ? most : step;
+  const least = leastDb - moreDb;
+  const bottom = bottomDb - moreDb;
+  for (let i = from; i < end; i++) {
+    const x = db[i]!;
+    if (x < least) continue;
+    const step = ((x - bottom) * perDb + 1) | 0;
+    out[i] = step < 1 ? 1 : step > most ? most : step;
   }
 }
 
@@ -153,93 +116,67 @@ interface Sheet {
   desk: Desk;
 }
 
+/** Pings whose levels a picture needs, the last one not: those of its columns; all where the unit sets gain or contrast by itself. */
+function pingsNeeded(
+  { gainMode, contrastMode }: Settings,
+  { from, to }: Columns,
+  pingCount: number,
+): [number, number] {
+  if (gainMode === 'auto' || contrastMode === 'auto') return [0, pingCount];
+  let first = pingCount;
+  let last = -1;
+  for (let c = 0; c < to.length; c++) {
+    if (to[c]! < 0) continue;
+    first = Math.min(first, from[c]!);
+    last = Math.max(last, to[c]!);
+  }
+  // A blend looks one ping further.
+  return [Math.min(first, last + 1), Math.min(pingCount, last + 2)];
+}
+
 /** A channel's steps, column by column, and its newest ping's. */
 function stepsOf({ key, navigation, channel, settings, rows, columns, window, bedM, desk }: Sheet): {
   steps: Uint16Array;
   live: Uint16Array;
   scale: ColourScale;
 } {
-  const filtered = filteredLevels(channel, settings, desk.filtered.get(key) ?? null);
+  const filtered = pingFilters(channel, settings, desk.filtered.get(key) ?? null);
   desk.filtered.set(key, filtered);
-  const { level } = filtered;
+  const level = filteredLevels(filtered, ...pingsNeeded(settings, columns, channel.pingCount));
   const gain = sampleGain(channel, settings);
   const scale = colourScale(channel, settings, level, gain);
   const auto = settings.gainMode === 'auto' ? autoGain(channel, level, gain, bedM, navigation.timeS) : null;
-  const n = channel.sampleCount;
-  const ink: Ink = {
-    perDb: scale.stepsPerDb,
-    lift: Float32Array.from(gain, (g) => (g - scale.bottomDb) * scale.stepsPerDb + 1),
-    least: (scale.leastDb - scale.bottomDb) * scale.stepsPerDb + 1,
-  };
-  const rowM = window.spanM / rows;
-  const rowSamples: RowSamples = { shift: NaN, first: new Int32Array(rows), last: new Int32Array(rows) };
-  const { from, to, part } = columns;
-  const count = from.length;
-  const steps = new Uint16Array(count * rows);
-  const levels = new Float32Array(n);
-  const sharp = settings.sharpening > 0 ? new Float32Array(n) : null;
-  const beside = Math.max(1, Math.round(channel.resolutionM / channel.sampleStepM));
-  const topOf = (ping: number): number => (window.topM.length === 1 ? window.topM[0]! : window.topM[ping]!);
-  const steady = window.topM.length === 1;
-
-  /** Fills `levels` with the strongest of some pings, or a blend of one and the next. */
-  const gather = (first: number, last: number, share: number): Float32Array => {
-    const row = first * n;
-    if (share > 0) {
-      const next = row + n;
-      for (let j = 0; j < n; j++) levels[j] = level[row + j]! + (level[next + j]! - level[row + j]!) * share;
-    } else {
-      levels.set(level.subarray(row, row + n));
-      for (let p = first + 1; p <= last; p++) {
-        const more = p * n;
-        for (let j = 0; j < n; j++) {
-          const x = level[more + j]!;
-          if (x > levels[j]!) levels[j] = x;
-        }
-      }
-    }
-    if (!sharp) return levels;
-    const amount = SHARPEN * settings.sharpening;
-    for (let j = 0; j < n; j++) {
-      const a = levels[j < beside ? 0 : j - beside]!;
-      const b = levels[j + beside < n ? j + beside : n - 1]!;
-      sharp[j] = levels[j]! + amount * (levels[j]! - (a + b) / 2);
-    }
-    return sharp;
-  };
-  const put = (first: number, last: number, share: number, out: Uint16Array, at: number): void => {
-    const shift = Math.round((topOf(last) - channel.firstRangeM) / channel.sampleStepM);
-    if (shift !== rowSamples.shift) fillRows(rowSamples, rowM, channel, shift);
-    // One ping as it is needs no gathering.
-    const plain = first === last && share === 0 && !sharp;
-    cellsInto(
-      plain ? level : gather(first, last, share),
-      plain ? first * n : 0,
-      ink,
-      rowSamples,
-      auto ? (auto[last]! + settings.gainDb) * scale.stepsPerDb : 0,
-      out,
-      at,
-    );
-  };
-
-  const blend = settings.between === 'blend';
-  for (let c = 0; c < count; c++) {
-    if (to[c]! < 0) continue;
-    const single = from[c] === to[c];
-    const share = blend && single && to[c]! + 1 < channel.pingCount ? part[c]! : 0;
-    if (c > 0 && single && share === 0 && to[c] === to[c - 1] && from[c - 1] === from[c] && steady)
-      steps.copyWithin(c * rows, (c - 1) * rows, c * rows);
-    else put(from[c]!, to[c]!, share, steps, c * rows);
-  }
-  const live = new Uint16Array(rows);
+  const cells = cellStrengths(
+    {
+      channel,
+      filterKey: filtered.key,
+      level,
+      gain,
+      rows,
+      columns,
+      window,
+      sharpening: settings.sharpening,
+      blend: settings.between === 'blend',
+    },
+    desk.cells.get(key) ?? null,
+  );
+  desk.cells.set(key, cells);
+  const ink: Ink = { bottomDb: scale.bottomDb, leastDb: scale.leastDb, perDb: scale.stepsPerDb };
+  const { to } = columns;
+  const count = to.length;
   const newest = to[count - 1]!;
-  if (newest >= 0) put(newest, newest, 0, live, 0);
+  const steps = new Uint16Array(count * rows);
+  const live = new Uint16Array(rows);
+  const moreOf = (ping: number): number => (auto && ping >= 0 ? auto[ping]! + settings.gainDb : 0);
+  if (auto)
+    for (let c = 0; c < count; c++) stepsInto(cells.db, ink, moreOf(to[c]!), steps, c * rows, (c + 1) * rows);
+  else stepsInto(cells.db, ink, 0, steps, 0, steps.length);
+  stepsInto(cells.liveDb, ink, moreOf(newest), live, 0, rows);
   if (settings.noiseRejection > 0) {
     if (desk.drawn.length !== steps.length) desk.drawn = new Uint8Array(steps.length);
     dropSpecks(steps, rows, count, settings.noiseRejection, desk.drawn);
   }
-  const now = auto && newest >= 0 ? auto[newest]! + settings.gainDb : 0;
+  const now = moreOf(newest);
   return {
     steps,
     live,

@@ -1,5 +1,5 @@
 /** What draws pictures and judges them: work for a worker, kept apart from what the interface needs to begin. */
-export { averagePings, dropLonePings, filteredLevels } from './pingFilters';
+export { averagePings, dropLonePings, filteredLevels, pingFilters } from './pingFilters';
 export { autoGain } from './autoGain';
 export { unitBed } from './unitBed';
 export { drawPicture, newDesk } from './draw';

@@ -24,7 +24,7 @@ import { pointAt } from './cursorStore';
 import { cursorAt } from './pictureCells';
 import { Wipe } from './Wipe';
 
-const painted = (): void => noteTiming('picture-painted', {});
+const painted = ({ nowS }: Picture): void => noteTiming('picture-painted', { nowS });
 
 /** Zooms a step about a place of the picture; out of all zoom the window is whole again. */
 function zoomAbout(picture: Picture, way: 1 | -1, at: PicturePoint): void {

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
-import { passStore, viewOf, viewStore } from '@/stores';
+import { noteTiming, passStore, viewOf, viewStore } from '@/stores';
 
 /** Most a picture runs on between two frames, s: it does not leap over what took long to make. */
 const LONGEST_STEP_S = 0.2;
@@ -50,6 +50,7 @@ export function usePlay(drawAll: DrawAll): void {
       edge = next;
       const perS = settings.chartSync ? COLUMNS_WHEN_SYNCED : settings.chartSpeed;
       if (drawn > 0 && Math.floor(next * perS) === Math.floor(drawn * perS)) return again();
+      noteTiming('column-due', { nowS: next });
       passStore.setState({ nowS: next });
       await draw.current();
       again();

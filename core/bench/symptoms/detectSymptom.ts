@@ -6,7 +6,7 @@ import {
   type Picture,
   type Settings,
 } from '@/core/picture';
-import { autoGain, filteredLevels, findFaults } from '@/core/picture/drawing';
+import { autoGain, filteredLevels, findFaults, pingFilters } from '@/core/picture/drawing';
 import type { Reading } from '@/core/reading';
 import { channelOf, withoutGain, type Recording } from '@/core/recording';
 import { faceOf, lureInView, seenFrom, type Rig } from '@/core/rig';
@@ -85,7 +85,7 @@ function gainChangeDb({ recording, settings, reading }: SymptomSigns): number {
   if (settings.gainMode !== 'auto') return 0;
   const stretch = recording.stretches[0]!;
   const channel = withoutGain(channelOf(stretch, settings.faceId));
-  const { level } = filteredLevels(channel, settings, null);
+  const level = filteredLevels(pingFilters(channel, settings));
   const gain = autoGain(
     channel,
     level,
