@@ -1,6 +1,14 @@
-import { columnAt, type MarkPlace, type Settings, type SightFor, type Viewing } from '@/core/picture';
+import {
+  columnAt,
+  type Desk,
+  type MarkPlace,
+  type Picture,
+  type Settings,
+  type SightFor,
+  type Viewing,
+} from '@/core/picture';
 import { drawPicture, newDesk, see, sightScore } from '@/core/picture/drawing';
-import type { Finding, FishFinding } from '@/core/reading';
+import type { Finding, FishFinding, LureTrack } from '@/core/reading';
 import { navigationOf, type Recording } from '@/core/recording';
 
 /** What the eye makes of a picture of a pass for who looks for fish. */
@@ -24,12 +32,16 @@ export interface Judged {
 export interface JudgedPass {
   recording: Recording;
   findings: readonly Finding[];
+  /** Own lures the reader has found: no fish, and no specks. */
+  lures?: readonly LureTrack[];
   screen: { rows: number; columns: number };
   nowS: number;
   purpose: SightFor;
   view: Viewing;
   /** Depths the target keeps to, m. */
   bandM: readonly [number, number];
+  /** What is kept of pictures drawn before of the same recording. */
+  desk?: Desk;
 }
 
 /** A finding is counted from this confidence on. */
@@ -49,17 +61,51 @@ export function targetsOf({ findings, bandM: [from, to] }: JudgedPass): FishFind
   return within.length > 0 ? within : fish;
 }
 
+/** Columns of a lure's line that share a place. */
+const LURE_COLUMNS = 8;
+
+/** Where own lures lie on a picture, piece by piece. */
+function lurePlaces(
+  picture: Picture,
+  lures: readonly LureTrack[],
+  times: Float64Array,
+  halfRows: number,
+): MarkPlace[] {
+  const { columns, rows, columnsFilled, timeS, topM, rowM } = picture;
+  const first = timeS[columns - columnsFilled] ?? Infinity;
+  const last = timeS[columns - 1]!;
+  return lures.flatMap(({ fromPing, path }) => {
+    const byPiece = new Map<number, [least: number, most: number]>();
+    path.forEach((rangeM, k) => {
+      const t = times[fromPing + k]!;
+      if (!(rangeM > 0) || t < first || t > last) return;
+      const column = columnAt(picture, t);
+      const row = Math.floor((rangeM - topM[column]!) / rowM);
+      if (row < 0 || row >= rows) return;
+      const piece = Math.floor(column / LURE_COLUMNS);
+      const [least, most] = byPiece.get(piece) ?? [row, row];
+      byPiece.set(piece, [Math.min(least, row), Math.max(most, row)]);
+    });
+    return [...byPiece].map(([piece, [least, most]]) => ({
+      column: (piece + 0.5) * LURE_COLUMNS,
+      row: (least + most) / 2,
+      halfColumns: LURE_COLUMNS / 2,
+      halfRows: (most - least) / 2 + halfRows,
+    }));
+  });
+}
+
 /**
- * Judges pictures of one pass at any settings. Where the fish lie is the reader's word, never the water's truth. Working memory
- * is kept from one picture to the next.
+ * Judges pictures of one pass at any settings. Where the fish lie is the reader's word, never the water's truth.
  */
 export function pictureJudge(pass: JudgedPass): (settings: Settings) => Judged {
   const { recording, screen, nowS, purpose, view } = pass;
-  const desk = newDesk();
+  const desk = pass.desk ?? newDesk();
   const times = navigationOf(recording).timeS;
   const targets = targetsOf(pass);
+  const lures = pass.lures ?? [];
   return (settings) => {
-    const picture = drawPicture(recording, settings, screen, nowS, desk);
+    const picture = drawPicture(recording, settings, screen, nowS, desk, false);
     const { columns, rows, columnsFilled, timeS, topM, rowM } = picture;
     const channel = recording.stretches[0]!.channels.find((c) => c.id === settings.faceId);
     const echoM = Math.max(channel?.resolutionM ?? 0, LEAST_ECHO_M);
@@ -83,7 +129,8 @@ export function pictureJudge(pass: JudgedPass): (settings: Settings) => Judged {
         halfRows,
       });
     }
-    const sight = see(picture, settings.palette, settings.bedRamp, places, view);
+    const known = lures.length > 0 ? lurePlaces(picture, lures, times, halfRows) : [];
+    const sight = see(picture, settings.palette, settings.bedRamp, places, view, known);
     const found = sight.marks.reduce((sum, m) => sum + m.probability, 0);
     const shown = sight.marks.filter((m) => m.probability > 0.5);
     const mean = (of: 'columns' | 'rows'): number =>

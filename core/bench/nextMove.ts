@@ -69,12 +69,15 @@ export const moveOrder = (purpose: SightFor, slice: boolean): readonly MovedCont
     : ['range', 'zoom', ...colours, ...clean.slice(0, 2), 'topWater', 'averaging'];
 };
 
-/** Water under the deepest bed a range keeps, as a share. */
-const UNDER_BED = 1.15;
+/** How far beyond the deepest bed a range may end, as a share of it; the first is tried first. */
+const BEYOND_BED = [1.15, 1.3, 1.05];
 
 function rangesFor(settings: Settings, deepestBedM: number): number[] {
-  const fit = Math.ceil(UNDER_BED * deepestBedM);
-  return [fit, Math.ceil(1.05 * deepestBedM), settings.rangeM + 3, settings.rangeM - 3];
+  return [
+    ...BEYOND_BED.map((share) => Math.ceil(share * deepestBedM)),
+    settings.rangeM + 3,
+    settings.rangeM - 3,
+  ];
 }
 
 /** Settings a dial is tried at, none twice and none as it is. */
@@ -102,8 +105,13 @@ export function trials(
 }
 
 /** How much of a picture's worth lies in fish that stand off the water but cannot be seen yet. */
-const LEAD = 0.05;
-const worth = ({ score, lead }: Judged): number => score + LEAD * lead;
+const LEAD = 0.1;
+/** What a step of noise rejection must bring: it also takes fish that the reader has missed. */
+const FILTERED = 0.006;
+const worth = ({ score, lead }: Judged, { noiseRejection }: Settings): number =>
+  score + LEAD * lead - FILTERED * noiseRejection;
+/** Of turns that come to this share of the best, the one that has the fish stand out most: it shows those the reader missed as well. */
+const AS_GOOD = 0.98;
 /** Under this score no fish can be made out. */
 const UNSEEN = 0.05;
 /** Least score a move's worth is reckoned from. */
@@ -117,14 +125,20 @@ export function bestTurn(
   before: Judged,
   changes: readonly Partial<Settings>[],
 ): Move | null {
-  let best: Move | null = null;
-  for (const change of changes) {
-    const after = judge({ ...settings, ...change });
-    if (worth(after) > worth(best?.after ?? before)) best = { control, change, before, after };
-  }
+  const tried = changes.map((change) => {
+    const turned = { ...settings, ...change };
+    const after = judge(turned);
+    return { control, change, before, after, gain: worth(after, turned) - worth(before, settings) };
+  });
+  const most = Math.max(0, ...tried.map((t) => t.gain));
+  const slack = (1 - AS_GOOD) * Math.max(before.score + most, LEAST_SCORE);
+  let best: (typeof tried)[number] | null = null;
+  for (const t of tried) if (t.gain >= most - slack && (!best || t.after.lead > best.after.lead)) best = t;
   // Where nothing is seen yet, any lead is worth following.
   const least = WORTH * (before.score < UNSEEN ? LEAD : Math.max(before.score, LEAST_SCORE));
-  return best && worth(best.after) - worth(before) >= least ? best : null;
+  if (!best || best.gain < least) return null;
+  const { gain: _, ...move } = best;
+  return move;
 }
 
 /** Deepest bed the reader has found, m; 0 where it has found none. */
@@ -157,11 +171,12 @@ export function nextMove(
   const judge = pictureJudge(pass);
   const now = judge(settings);
   if (now.fish === 0) return { moves: [], now };
+  const worthOf = ({ after, change }: Move): number => worth(after, { ...settings, ...change });
   const bestOf = (controls: Iterable<MovedControl>): Move | null => {
     let best: Move | null = null;
     for (const control of controls) {
       const move = bestTurn(control, settings, judge, now, trials(control, settings, deepestBedM, 'near'));
-      if (move && worth(move.after) > (best ? worth(best.after) : 0)) best = move;
+      if (move && worthOf(move) > (best ? worthOf(best) : 0)) best = move;
     }
     return best;
   };
@@ -169,22 +184,53 @@ export function nextMove(
   return { moves: best ? [best] : [], now };
 }
 
-/** Gains, and for each what hangs together with it: first colour, spread, noise rejection. */
-const PAIRED_GAINS = [-24, -20, -16, -12, -8, -4, 0, 6, 12];
-const PAIRED: readonly Partial<Settings>[] = [
-  { colourSpreadDb: 20 },
-  { colourSpreadDb: 30 },
-  { colourSpreadDb: 45 },
-  { colourSpreadDb: 60 },
-  { firstColourDb: 0 },
-  { firstColourDb: 6 },
-  { noiseRejection: 0, firstColourDb: 3 },
-];
+/** Gains, spreads and first colours that are tried together, since each hangs on the others. */
+const TOGETHER = {
+  gains: [-24, -20, -16, -12, -8, -4, 0, 4, 8, 14, 20],
+  spreads: [20, 30, 45, 60],
+  firstColours: [2, 5],
+};
 
-const pairs = (settings: Settings): Partial<Settings>[] =>
-  settings.gainMode === 'auto'
-    ? []
-    : PAIRED_GAINS.flatMap((gainDb) => PAIRED.map((more) => ({ gainDb, ...more })));
+/** Top water kept where all is set afresh, steps. */
+const SOME_TOP_WATER = 3;
+
+/** Ways to have the filters and the window while gain and colours are set: as they stand, and afresh, in a window that fits. */
+function waysAfresh(settings: Settings, deepestBedM: number): Partial<Settings>[] {
+  const afresh = { noiseRejection: 0, averaging: 1, topWater: Math.min(SOME_TOP_WATER, settings.topWater) };
+  const cleaned = Object.fromEntries(
+    Object.entries(afresh).filter(([name, value]) => value !== settings[name as keyof Settings]),
+  );
+  const windows = trials('range', settings, deepestBedM, 'far').slice(0, 2);
+  return [
+    {},
+    ...(Object.keys(cleaned).length > 0 ? [cleaned] : []),
+    ...windows.map((w) => ({ ...cleaned, ...w })),
+  ];
+}
+
+/** Settings in which gain and colours are set together, in the way that shows most at any gain. */
+function together(
+  settings: Settings,
+  deepestBedM: number,
+  judge: (settings: Settings) => Judged,
+): Partial<Settings>[] {
+  if (settings.gainMode === 'auto') return [];
+  const { gains, spreads, firstColours } = TOGETHER;
+  const [colourSpreadDb, firstColourDb] = [spreads[2]!, firstColours[0]!];
+  let way: Partial<Settings> = {};
+  let most = -Infinity;
+  for (const tried of waysAfresh(settings, deepestBedM))
+    for (const gainDb of gains) {
+      const turned = { ...settings, ...tried, gainDb, colourSpreadDb, firstColourDb };
+      const here = worth(judge(turned), turned);
+      if (here > most) [way, most] = [tried, here];
+    }
+  return spreads.flatMap((spread) =>
+    firstColours.flatMap((first) =>
+      gains.map((gainDb) => ({ ...way, gainDb, colourSpreadDb: spread, firstColourDb: first })),
+    ),
+  );
+}
 
 /** Most moves of a walk. */
 export const MOST_MOVES = 12;
@@ -200,14 +246,14 @@ export function* solve(pass: JudgedPass, start: Settings, over: TunedOver): Gene
   let now = judge(settings);
   if (now.fish === 0) return now;
   for (let moves = 0, still = 0, k = 0; moves < MOST_MOVES && still <= order.length; k++) {
-    // Where no dial alone is worth a turn, two that hang together may be.
+    // Where no dial alone is worth a turn, some that hang together may be.
     const [control, changes] =
       still < order.length
         ? ([
             order[k % order.length]!,
             trials(order[k % order.length]!, settings, over.deepestBedM, 'far'),
           ] as const)
-        : (['gain', pairs(settings)] as const);
+        : (['gain', together(settings, over.deepestBedM, judge)] as const);
     const move = bestTurn(control, settings, judge, now, changes);
     still = move ? 0 : still + 1;
     if (!move) continue;

@@ -74,6 +74,12 @@ function bedFor(desk: Desk, key: string, channel: Channel, lookNoDeeperM: number
   return bedM;
 }
 
+function tableOf({ palettes }: Desk, name: PaletteName): PaletteTable {
+  const held = palettes.get(name) ?? paletteTable(name);
+  palettes.set(name, held);
+  return held;
+}
+
 /** What turns a strength into a step of the palette. */
 interface Ink {
   bottomDb: number;
@@ -297,6 +303,7 @@ function drawParts(
  * first colour, colour spread and contrast, specks, blend with a second channel, palette. Stretches stand side by side, each
  * drawn by what it was made with.
  * @param nowS time at the right edge, s into the recording
+ * @param coloured whether its pixels are wanted; none where only its steps are
  * @throws RangeError for a screen beyond 1…4096 pixels a side or a channel no stretch has
  */
 export function drawPicture(
@@ -305,6 +312,7 @@ export function drawPicture(
   screen: { rows: number; columns: number },
   nowS: number,
   desk: Desk = newDesk(),
+  coloured = true,
 ): Picture {
   const { rows, columns: count } = screen;
   if (!(rows >= 1 && rows <= 4096 && count >= 1 && count <= 4096))
@@ -345,9 +353,9 @@ export function drawPicture(
       if (parts.length > 1) steps.set(part.steps.subarray(c * rows, (c + 1) * rows), c * rows);
     }
   }
-  let palette = desk.palettes.get(settings.palette);
-  if (!palette) desk.palettes.set(settings.palette, (palette = paletteTable(settings.palette)));
-  const pixels = colour(steps, rows, count, palette.rgba, settings.bedRamp ? bedRow : null);
+  const pixels = coloured
+    ? colour(steps, rows, count, tableOf(desk, settings.palette).rgba, settings.bedRamp ? bedRow : null)
+    : new Uint32Array(0);
   return {
     rows,
     columns: count,

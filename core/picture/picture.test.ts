@@ -19,7 +19,7 @@ import {
   type Picture,
   type Settings,
 } from '@/core/picture';
-import { autoGain, averagePings, unitBed, drawPicture } from '@/core/picture/drawing';
+import { autoGain, averagePings, unitBed, drawPicture, newDesk } from '@/core/picture/drawing';
 import { recordingOf, type Channel, type Stretch } from '@/core/recording';
 import { LOW_POWER_DB, UnitScaleSchema } from '@/core/rig';
 import { isGap, seededRandom } from '@/core/maths';
@@ -367,6 +367,41 @@ describe('columns and pings', () => {
     expect(position[PINGS - 1]).toBeCloseTo(PINGS - 1, 3);
     recording.navigation.speedMps.fill(0);
     expect(chartPosition(recording.navigation, 4, 0.2)[PINGS - 1]).toBeLessThan(4);
+  });
+});
+
+describe('a desk', () => {
+  it('that drew other pictures draws the next as an empty one does', () => {
+    const random = seededRandom(5);
+    const recording = recordingWith([]);
+    const { levelDb } = recording.channels[0]!;
+    for (let i = 0; i < levelDb.length; i++) levelDb[i] = random.between(60, 150);
+    const all = recordingOf([recording]);
+    const turns: [nowS: number, change: Partial<Settings>][] = [
+      [6, {}],
+      [6, { gainDb: 6 }],
+      [6.5, { gainDb: 6 }],
+      [NOW, { gainDb: 6, noiseRejection: 3 }],
+      [NOW, { noiseRejection: 3, averaging: 3 }],
+      [7, { averaging: 3, chartSpeed: 2 }],
+      [7.1, { averaging: 3, chartSpeed: 9 }],
+      [7.2, { chartSpeed: 9, between: 'blend' }],
+      [7.3, { chartSpeed: 9, between: 'blend' }],
+      [7.3, { chartSpeed: 9, sharpening: 2 }],
+      [5, { gainMode: 'auto', otherSounders: 2 }],
+      [5.5, { gainMode: 'auto', otherSounders: 2, topWater: 4 }],
+      [5.5, { rangeM: 7, tvg: 'flat' }],
+      [5.7, { bedLockM: 3 }],
+    ];
+    const desk = newDesk();
+    for (const [nowS, change] of turns) {
+      const set = { ...settings, colourSpreadDb: 60, ...change };
+      const used = drawPicture(all, set, SCREEN, nowS, desk);
+      const fresh = drawPicture(all, set, SCREEN, nowS);
+      expect(used.steps.some((s) => s > 0)).toBe(true);
+      expect(used.steps).toEqual(fresh.steps);
+      expect(used.liveColumn).toEqual(fresh.liveColumn);
+    }
   });
 });
 

@@ -1,10 +1,10 @@
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import type { Brief, Expectation, Setup } from '@/core/advice';
 import type { Rig } from '@/core/rig';
 import { foldExpectation, preferenceStore } from '@/stores';
-import { Icon, Text, TOUCH_PX, useTones, useWide } from '@/ui';
+import { Icon, Text, TOUCH_PX, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { expectationWords, VERDICT_WORDS } from '../words/expectation';
 import { FishPicture } from './FishPicture';
@@ -18,13 +18,15 @@ interface Props {
 }
 
 const PICTURE = { width: 168, height: 132 };
-const WIDE_PICTURE = { width: 260, height: 190 };
+const LARGE_PICTURE = { width: 260, height: 190 };
+/** From this width on the large picture leaves the words a column of their own, px. */
+const ROOMY_PX = 440;
 
 /** What the setup will show: a picture, a verdict, two or three sentences; folds to one line. */
 export const WhatToExpect = memo(function WhatToExpect({ brief, rig, setup, expected }: Props) {
   const units = useUnits();
   const tones = useTones();
-  const wide = useWide();
+  const [roomPx, setRoomPx] = useState(0);
   const folded = useStore(preferenceStore, (s) => s.expectationFolded);
   const { verdict, lines } = expectationWords(brief, expected, setup, units);
   const word = (
@@ -41,7 +43,12 @@ export const WhatToExpect = memo(function WhatToExpect({ brief, rig, setup, expe
     </View>
   );
   return (
-    <View style={[styles.expect, { borderColor: tones.rule }]} role="region" aria-label="What to expect">
+    <View
+      style={[styles.expect, { borderColor: tones.rule }]}
+      role="region"
+      aria-label="What to expect"
+      onLayout={({ nativeEvent: { layout } }) => setRoomPx(layout.width)}
+    >
       <Pressable
         role="button"
         aria-expanded={!folded}
@@ -63,7 +70,7 @@ export const WhatToExpect = memo(function WhatToExpect({ brief, rig, setup, expe
             rig={rig}
             setup={setup}
             expected={expected}
-            {...(wide ? WIDE_PICTURE : PICTURE)}
+            {...(roomPx >= ROOMY_PX ? LARGE_PICTURE : PICTURE)}
           />
           <View testID="expectation" style={styles.words}>
             {lines.map((line) => (

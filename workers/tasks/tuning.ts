@@ -1,4 +1,5 @@
-import { viewing } from '@/core/picture';
+import { viewing, type Desk } from '@/core/picture';
+import { newDesk } from '@/core/picture/drawing';
 import { deepestOfBed, nextMove, walk, type JudgedPass } from '@/core/bench';
 import { readRecording, type Reading } from '@/core/reading';
 import { screenOf, unitOf } from '@/core/rig';
@@ -8,14 +9,17 @@ import { passFor } from './passes';
 
 /** Readings kept: a picture is asked about many times over the same pings. */
 const MOST_READINGS = 4;
-const readings = new Map<string, Reading>();
+const readings = new Map<string, { reading: Reading; beds: Desk['beds'] }>();
 
 /** Finds the next move, or walks to a tuned picture; where the fish are is taken from the reader. */
 export function tuning({ kind, pass, settings, nowS, purpose, bandM, unsettled }: TuningTask): Answer {
   const { key, recording, facts } = passFor(pass, settings, () => undefined);
   const readKey = `${settings.faceId} ${key}`;
-  let reading = readings.get(readKey);
-  if (!reading) readings.set(readKey, (reading = readRecording(recording, settings.faceId)));
+  const { reading, beds } = readings.get(readKey) ?? {
+    reading: readRecording(recording, settings.faceId),
+    beds: newDesk().beds,
+  };
+  readings.set(readKey, { reading, beds });
   for (const oldest of readings.keys()) {
     if (readings.size <= MOST_READINGS) break;
     readings.delete(oldest);
@@ -25,11 +29,14 @@ export function tuning({ kind, pass, settings, nowS, purpose, bandM, unsettled }
   const judged: JudgedPass = {
     recording,
     findings: reading.findings,
+    lures: reading.lures,
     screen,
     nowS: nowS ?? facts.durationS,
     purpose,
     view: viewing(pictureHeightM, screen.rows, viewedFromM),
     bandM,
+    // Filtered levels are as large as the recording and are let go.
+    desk: { ...newDesk(), beds },
   };
   const face = pass.rig.faces.find((f) => f.id === settings.faceId);
   const over = { slice: face?.beam.shape === 'fan', deepestBedM: deepestOfBed(reading.bed.rangeM) };

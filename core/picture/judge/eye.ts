@@ -356,6 +356,7 @@ function bedRows({ rows, columns, rowM, topM, bedM }: Picture): Int32Array {
  * What a person could see in a picture: contrast in CIELAB against the surroundings after the eye's own blur (Zhang & Wandell
  * 1996 for blurring colour planes before taking differences), size as visual angle, clutter, specks that look like marks.
  * @param bedRamp whether what lies under the bed is drawn in its own ramp
+ * @param known what is neither looked for nor taken for a mark: own tackle
  */
 export function see(
   picture: Picture,
@@ -363,6 +364,7 @@ export function see(
   bedRamp: boolean,
   places: readonly MarkPlace[],
   view: Viewing,
+  known: readonly MarkPlace[] = [],
 ): Sight {
   const lab = labTable(typeof palette === 'string' ? paletteColours(palette) : palette);
   const blur = kernel(BLUR_ARCMIN / view.cellArcmin);
@@ -370,7 +372,7 @@ export function see(
   const marks = places.map((place) => seenMark(picture, lab, bedRow, blur, place, view));
   return {
     marks,
-    specks: specksOf(picture, lab, places),
+    specks: specksOf(picture, lab, [...places, ...known]),
     apart: apartOf(picture, lab, bedRow, blur, marks),
     bedRoom: bedRoomOf(picture),
   };
