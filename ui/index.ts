@@ -17,7 +17,7 @@ export { otherUnit, readNumber } from './readNumber';
 export { Tick } from './Tick';
 export { PixelPicture } from './PixelPicture';
 export { SpanDial } from './SpanDial';
-export { useWide } from './useWide';
+export { useLying, useWide } from './useWide';
 export { PictureTouch } from './PictureTouch';
 export type { PicturePoint } from './followTouches';
 export { beep } from './beep';

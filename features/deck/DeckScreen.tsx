@@ -3,7 +3,7 @@ import { ScrollView, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { dayNow, dayStore, feedStore, keepTrack } from '@/stores';
-import { BigButton, Sheet, Text, useTones, useWide } from '@/ui';
+import { BigButton, Sheet, Text, useLying, useTones, useWide } from '@/ui';
 import { CoachLine } from './CoachLine';
 import { DayPart } from './DayPart';
 import { DeckMap } from './DeckMap';
@@ -29,6 +29,7 @@ const PART_WORDS: Record<DeckPart, string> = {
 export function DeckScreen() {
   const tones = useTones();
   const wide = useWide();
+  const lying = useLying();
   const boat = useBoatNow();
   const awake = useWakeLock();
   const day = useStore(dayStore, dayNow);
@@ -62,22 +63,48 @@ export function DeckScreen() {
     map: <DeckMap boat={boat} day={day} />,
     day: <DayPart day={day} />,
   };
+  const foot = (
+    <View style={lying ? [styles.parts, styles.beside] : [styles.foot, { borderTopColor: tones.rule }]}>
+      <View style={styles.data}>
+        <BigButton
+          label={boat.source === 'off' ? 'Boat data' : 'Data'}
+          spoken="Where the boat’s data come from"
+          onPress={() => setFeedOpen(true)}
+          testID="open-feed"
+        />
+      </View>
+      <View style={styles.mark}>
+        <BigButton
+          tone="main"
+          icon="map-marker-plus-outline"
+          label="Mark"
+          spoken="Mark what you saw"
+          onPress={mark}
+          testID="mark"
+        />
+      </View>
+    </View>
+  );
   return (
     <View style={styles.deck}>
       <Text kind="title" style={styles.hidden}>
         Deck
       </Text>
-      <View style={styles.parts} role="group" aria-label="Parts of Deck">
-        {DECK_PARTS.map((value) => (
-          <View key={value} style={styles.part}>
-            <BigButton
-              label={PART_WORDS[value]}
-              tone={part === value ? 'chosen' : 'plain'}
-              onPress={() => deckView.setState({ part: value })}
-              testID={`deck-${value}`}
-            />
-          </View>
-        ))}
+      {/* On its side a phone has no height for a foot of its own. */}
+      <View style={styles.parts}>
+        <View style={[styles.parts, styles.part]} role="group" aria-label="Parts of Deck">
+          {DECK_PARTS.map((value) => (
+            <View key={value} style={styles.part}>
+              <BigButton
+                label={PART_WORDS[value]}
+                tone={part === value ? 'chosen' : 'plain'}
+                onPress={() => deckView.setState({ part: value })}
+                testID={`deck-${value}`}
+              />
+            </View>
+          ))}
+        </View>
+        {lying && foot}
       </View>
       <CoachLine day={day} />
       {problem && (
@@ -97,26 +124,7 @@ export function DeckScreen() {
           {shown[part]}
         </ScrollView>
       )}
-      <View style={[styles.foot, { borderTopColor: tones.rule }]}>
-        <View style={styles.data}>
-          <BigButton
-            label={boat.source === 'off' ? 'Boat data' : 'Data'}
-            spoken="Where the boat’s data come from"
-            onPress={() => setFeedOpen(true)}
-            testID="open-feed"
-          />
-        </View>
-        <View style={styles.mark}>
-          <BigButton
-            tone="main"
-            icon="map-marker-plus-outline"
-            label="Mark"
-            spoken="Mark what you saw"
-            onPress={mark}
-            testID="mark"
-          />
-        </View>
-      </View>
+      {!lying && foot}
       {!awake && (
         <Text faint kind="small">
           Your browser may turn the screen off.
@@ -151,6 +159,7 @@ const styles = StyleSheet.create({
   hidden: { position: 'absolute', width: 1, height: 1, overflow: 'hidden' },
   parts: { flexDirection: 'row', gap: 6 },
   part: { flex: 1 },
+  beside: { flexBasis: 290 },
   body: { flex: 1, minHeight: 0 },
   grow: { flexGrow: 1 },
   two: { flex: 1, minHeight: 0, flexDirection: 'row', gap: 16 },
