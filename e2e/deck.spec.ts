@@ -27,6 +27,23 @@ const keptDay = async (page: Page): Promise<Kept | null> => {
   return text ? (JSON.parse(text) as { data: Kept }).data : null;
 };
 
+test('a phone on its side shows whole lines of the setup, and the mark beside the parts @once', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  await onDeck(page, 'off');
+  const lines = page.getByTestId('deck-line');
+  await lines.first().waitFor();
+  const feet = await lines.evaluateAll((all) => all.map((line) => line.getBoundingClientRect().bottom));
+  expect(feet.filter((foot) => foot <= 390).length).toBeGreaterThanOrEqual(2);
+  const [mark, now] = [
+    await page.getByTestId('mark').boundingBox(),
+    await page.getByTestId('deck-now').boundingBox(),
+  ];
+  expect(mark!.y).toBeCloseTo(now!.y, 0);
+  expect(mark!.height).toBeGreaterThanOrEqual(56);
+});
+
 /** Deck's own targets are for a wet thumb: at least 56 px high. */
 async function expectLarge(page: Page): Promise<void> {
   const small = await page.locator('#main [role="button"], #main input[type="radio"]').evaluateAll((all) =>
