@@ -1,7 +1,7 @@
 import { Link, usePathname } from 'expo-router';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Icon, IconButton, Text, TOUCH_PX, useTones, useWide, type IconName } from '@/ui';
+import { Icon, IconButton, Text, TOUCH_PX, useLying, useTones, useWide, type IconName } from '@/ui';
 import { usePictureInThisLight } from '../usePalette';
 import { KeepingBanner } from './KeepingBanner';
 import { LiveStrip } from './LiveStrip';
@@ -34,6 +34,7 @@ const ASIDE = [
 function Places({ wide }: { wide: boolean }) {
   const tones = useTones();
   const path = usePathname();
+  const lying = useLying();
   return (
     <View
       role="navigation"
@@ -42,6 +43,7 @@ function Places({ wide }: { wide: boolean }) {
         wide ? styles.rail : styles.tabs,
         { backgroundColor: tones.page, borderColor: tones.rule },
         wide ? { borderRightWidth: 1 } : { borderTopWidth: 1 },
+        lying && styles.lowRail,
       ]}
     >
       {PLACES.map(({ href, label, icon }) => {
@@ -161,6 +163,7 @@ const styles = StyleSheet.create({
   middle: { flex: 1, minHeight: 0 },
   main: { flex: 1, minHeight: 0 },
   rail: { width: 92, paddingTop: 12, gap: 6 },
+  lowRail: { paddingTop: 4, gap: 0 },
   tabs: { flexDirection: 'row', justifyContent: 'space-around' },
   railLink: { width: '100%' },
   tabLink: { flexGrow: 1 },
