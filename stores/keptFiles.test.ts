@@ -33,14 +33,21 @@ describe('kept files', () => {
     await keepFile({ id: 'a', name: 'lake.nc', screen: null }, file('pings'));
     expect(keptFileStore.getState().kept).toMatchObject([{ id: 'a', name: 'lake.nc', bytes: 5 }]);
     expect((await keptFile('a'))?.file).toBe(mockHeld.get('a'));
-    await deleteKeptFile('a');
+    await deleteKeptFile('a', 20);
     expect(keptFileStore.getState().kept).toEqual([]);
-    expect(mockHeld.size).toBe(0);
+    expect(await keptFile('a')).toBeNull();
     const { undo } = noticeStore.getState().notices.find((n) => n.text === 'Deleted “lake.nc”.')!;
     undo!();
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    await new Promise((resolve) => setTimeout(resolve, 60));
     expect(keptFileStore.getState().kept).toMatchObject([{ id: 'a', bytes: 5 }]);
     expect(mockHeld.has('a')).toBe(true);
+  });
+  it('that were deleted and not taken back are gone from the device a while later', async () => {
+    await keepFile({ id: 'gone', name: 'old.nc', screen: null }, file('w'));
+    await deleteKeptFile('gone', 20);
+    expect(mockHeld.has('gone')).toBe(true);
+    await new Promise((resolve) => setTimeout(resolve, 60));
+    expect(mockHeld.has('gone')).toBe(false);
   });
   it('say so when there is no room, and nothing is listed that is not there', async () => {
     mockFull = true;

@@ -46,19 +46,30 @@ export async function keptFile(id: string): Promise<{ item: KeptFile; file: Blob
   return item && file ? { item, file } : null;
 }
 
+/** How long the file of a deleted entry stays, so that taking it back is a moment's work that a closed page cannot cut short, ms. */
+const STAYS_MS = 30_000;
+
 /** Takes a file off the device; it can be taken back as long as that is offered. */
-export async function deleteKeptFile(id: string): Promise<void> {
+export async function deleteKeptFile(id: string, staysMs = STAYS_MS): Promise<void> {
   const kept = await keptFile(id);
   await FILES.remove(id);
-  await (await loadFiles()).drop(id);
   if (kept) notify(`Deleted “${kept.item.name}”.`, () => void putBack(kept));
+  setTimeout(() => void dropDeleted(id).catch(() => undefined), staysMs);
+}
+
+/** Drops the file of a deleted entry; one that was taken back is left alone. A page closed before leaves it to the next sweep. */
+async function dropDeleted(id: string): Promise<void> {
+  const files = await loadFiles();
+  if (keptFileStore.getState().kept.every((k) => k.id !== id)) await files.drop(id);
 }
 
 async function putBack({ item, file }: { item: KeptFile; file: Blob }): Promise<void> {
+  await FILES.put([item]);
   try {
-    await (await loadFiles()).put(item.id, file);
-    await FILES.put([item]);
+    const files = await loadFiles();
+    if (!(await files.get(item.id))) await files.put(item.id, file);
   } catch {
+    await FILES.remove(item.id);
     notify(`There is no room to keep ${item.name} here.`);
   }
 }
