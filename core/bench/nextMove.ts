@@ -216,6 +216,7 @@ function together(
 ): Partial<Settings>[] {
   if (settings.gainMode === 'auto') return [];
   const { gains, spreads, firstColours } = TOGETHER;
+  // One of each tells the ways apart.
   const [colourSpreadDb, firstColourDb] = [spreads[2]!, firstColours[0]!];
   let way: Partial<Settings> = {};
   let most = -Infinity;

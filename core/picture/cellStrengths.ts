@@ -110,6 +110,9 @@ const shareOf = (
 /**
  * The strengths of a picture's cells. Columns that `last` has already are taken from it, so that a turn of gain or colours makes
  * none anew and a moving picture only those that are new.
+ * @param of its level and gain dB, its window m
+ * @param last of the picture before, whose room is used again; it may be read no more, unless it is what comes back
+ * @returns dB, columns × rows
  */
 export function cellStrengths(of: CellsOf, last: CellStrengths | null): CellStrengths {
   const { channel, level, gain, rows, columns, window, sharpening } = of;
