@@ -3,7 +3,8 @@ import type { Judged } from '@/core/bench/judgedPicture';
 import type { Move } from '@/core/bench/nextMove';
 import { settles } from '@/core/bench/unsettling';
 import { deepestFishOf, type Brief } from '@/core/advice';
-import { sideWorker, type TuningTask } from '@/workers';
+import type { Settings } from '@/core/picture';
+import { sideWorker, type Part, type TuningTask } from '@/workers';
 import { follow, RESTING, type Asking } from './asking';
 import { changeSettings, passKeyOf, passStore } from './pass';
 import { planStore } from './plan';
@@ -14,8 +15,8 @@ export interface TuningState {
   /** Null until it was worked out for what is set now. */
   next: { moves: readonly Move[]; now: Judged } | null;
   asking: Asking;
-  /** Moves of a walk, those made so far, and whether it goes on. */
-  walk: { moves: readonly Move[]; made: number; going: boolean } | null;
+  /** Moves of a walk, those made so far, whether more are looked for, and whether it goes on. */
+  walk: { moves: readonly Move[]; made: number; seeking: boolean; going: boolean } | null;
 }
 
 const NOTHING: TuningState = { next: null, asking: RESTING, walk: null };
@@ -46,32 +47,41 @@ function taskOf(kind: TuningTask['kind']): TuningTask {
   };
 }
 
-/** Asks for the next move, or for a walk, for what is set now; an answer that comes after another turn is dropped. */
+/** Asks about what is set now while `holds`; an answer that comes after another turn is dropped. */
 async function ask(
   kind: TuningTask['kind'],
-  take: (answer: TuningState['next'] & object) => void,
+  holds: () => boolean,
+  take: (answer: TuningState['next'] & object, whole: boolean) => void,
 ): Promise<void> {
   const mine = ++asked;
-  const { settings, nowS } = passStore.getState();
+  const { nowS } = passStore.getState();
   const key = passKeyOf(passStore.getState());
   const wanted = (): boolean => {
     const now = passStore.getState();
-    return mine === asked && now.settings === settings && now.nowS === nowS && passKeyOf(now) === key;
+    return mine === asked && holds() && now.nowS === nowS && passKeyOf(now) === key;
   };
   const task = taskOf(kind);
+  const onPart = ({ result }: Part): void => {
+    if (result.kind === kind && wanted()) take(result, false);
+  };
   await follow(
     (onStage) =>
-      withRecording(task.pass, () => sideWorker().run(task, { lane: LANE, onStage }), sideWorker()),
+      withRecording(task.pass, () => sideWorker().run(task, { lane: LANE, onStage, onPart }), sideWorker()),
     wanted,
     (asking) => tuningStore.setState({ asking }),
-    ({ result }) => take(result),
+    ({ result }) => take(result, true),
   );
 }
 
 /** Works out the next move for what is set now. */
 export async function askNextMove(): Promise<void> {
   tuningStore.setState({ next: null, asking: { ...RESTING, stage: 'judging' } });
-  await ask('next-move', (next) => tuningStore.setState({ next }));
+  const { settings } = passStore.getState();
+  await ask(
+    'next-move',
+    () => passStore.getState().settings === settings,
+    (next) => tuningStore.setState({ next }),
+  );
 }
 
 /** What was worked out holds no longer. */
@@ -84,24 +94,47 @@ export function dropNextMove(): void {
 export const makeMove = ({ change }: Move): void =>
   changeSettings(change, passStore.getState().unsettledBy !== null && settles(change));
 
-/** Walks to a tuned picture, a move at a time, until it is there or is stopped. */
+/** Settings as a walk has left them: who turns a dial meanwhile takes over. */
+let walked: Settings | null = null;
+
+/** Makes the next move of a walk, or waits for one that is still looked for. */
+function step(): void {
+  timer = null;
+  const { walk } = tuningStore.getState();
+  if (!walk?.going) return;
+  if (passStore.getState().settings !== walked) return stopWalk();
+  const move = walk.moves[walk.made];
+  if (!move) return;
+  makeMove(move);
+  walked = passStore.getState().settings;
+  const made = walk.made + 1;
+  tuningStore.setState({ walk: { ...walk, made, going: walk.seeking || made < walk.moves.length } });
+  timer = setTimeout(step, BETWEEN_MOVES_MS);
+}
+
+/** Walks to a tuned picture, a move at a time as each is found, until it is there or is stopped. */
 export async function startWalk(): Promise<void> {
   stopWalk();
-  tuningStore.setState({ asking: { ...RESTING, stage: 'judging' } });
-  await ask('solve', ({ moves, now }) => {
-    tuningStore.setState({ next: { moves: [], now }, walk: { moves, made: 0, going: moves.length > 0 } });
-    const step = (): void => {
-      const { walk } = tuningStore.getState();
-      if (!walk?.going) return;
-      const move = walk.moves[walk.made];
-      if (!move) return tuningStore.setState({ walk: { ...walk, going: false } });
-      makeMove(move);
-      const made = walk.made + 1;
-      tuningStore.setState({ walk: { ...walk, made, going: made < walk.moves.length } });
-      timer = setTimeout(step, BETWEEN_MOVES_MS);
-    };
-    step();
+  walked = passStore.getState().settings;
+  tuningStore.setState({
+    asking: { ...RESTING, stage: 'judging' },
+    walk: { moves: [], made: 0, seeking: true, going: true },
   });
+  await ask(
+    'solve',
+    () => tuningStore.getState().walk?.going === true && passStore.getState().settings === walked,
+    ({ moves, now }, whole) => {
+      const made = tuningStore.getState().walk?.made ?? 0;
+      const going = !whole || made < moves.length;
+      tuningStore.setState({ next: { moves: [], now }, walk: { moves, made, seeking: !whole, going } });
+      // Between two moves the timer goes on by itself.
+      if (timer === null) step();
+    },
+  );
+  // Cut short, there is no more to wait for.
+  const { walk } = tuningStore.getState();
+  if (walk?.seeking)
+    tuningStore.setState({ walk: walk.made > 0 ? { ...walk, seeking: false, going: false } : null });
 }
 
 /** Stops a walk where it is. */
@@ -109,7 +142,7 @@ export function stopWalk(): void {
   if (timer !== null) clearTimeout(timer);
   timer = null;
   const { walk } = tuningStore.getState();
-  if (walk?.going) tuningStore.setState({ walk: { ...walk, going: false } });
+  if (walk?.going) tuningStore.setState({ walk: { ...walk, seeking: false, going: false } });
 }
 
 /** Puts away what a walk has done, or all there is when the bench is left. */

@@ -43,7 +43,7 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
       return together(task, tell);
     case 'next-move':
     case 'solve':
-      return tuning(task);
+      return tuning(task, give);
     case 'scene-miniature': {
       const picture = sceneMiniature(task.sceneId, task.rig, task.palette);
       return { result: { kind: 'scene-miniature', picture }, transfer: pictureBuffers(picture) };

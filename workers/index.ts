@@ -5,6 +5,7 @@ export type {
   DrawTask,
   Earlier,
   MiniatureTask,
+  Part,
   PassFacts,
   TogetherMark,
   TuningTask,

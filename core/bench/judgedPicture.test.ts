@@ -1,5 +1,5 @@
 import { PLAIN_SETTINGS, viewing, type Settings } from '@/core/picture';
-import { readRecording } from '@/core/reading';
+import { readRecording, type Finding } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { GENERIC_RIG, screenOf } from '@/core/rig';
 import { recipeOf } from '@/core/scene';
@@ -37,5 +37,19 @@ describe('a judged picture', () => {
     expect(withLures.specks).toBeLessThan(without.specks);
     expect(withLures.found).toBe(without.found);
     expect(withLures.score).toBeGreaterThan(without.score);
+  });
+
+  it('lets some of a crowd of marks speak for all, and takes none of the others for specks', () => {
+    const fish = findings.filter((f) => f.kind === 'fish');
+    const [a, b] = [fish[0]!, fish.at(-1)!];
+    expect(a).not.toBe(b);
+    const judge = (...of: Finding[]) => pictureJudge({ ...pass, findings: of })(settings);
+    const [one, both] = [judge(a), judge(a, b)];
+    const crowd = judge(...Array.from({ length: 24 }, () => [a, b]).flat());
+    expect(one.found).toBeGreaterThan(0);
+    expect(crowd.fish).toBe(48);
+    expect(crowd.found).toBeCloseTo(48 * one.found);
+    expect(both.specks).toBeLessThan(one.specks);
+    expect(crowd.specks).toBeCloseTo(both.specks);
   });
 });

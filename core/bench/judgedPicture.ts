@@ -61,6 +61,15 @@ export function targetsOf({ findings, bandM: [from, to] }: JudgedPass): FishFind
   return within.length > 0 ? within : fish;
 }
 
+/** Most marks a picture is judged by: of more, some spread evenly over the screen speak for all. */
+const MOST_JUDGED = 24;
+
+/** At most so many of a list, spread evenly over it. */
+const spread = <T>(all: readonly T[], most: number): readonly T[] =>
+  all.length <= most
+    ? all
+    : Array.from({ length: most }, (_, k) => all[Math.floor((k * all.length) / most)]!);
+
 /** Columns of a lure's line that share a place. */
 const LURE_COLUMNS = 8;
 
@@ -112,34 +121,40 @@ export function pictureJudge(pass: JudgedPass): (settings: Settings) => Judged {
     const halfRows = Math.max(1, Math.round((ECHOES * echoM) / rowM));
     const first = timeS[columns - columnsFilled] ?? Infinity;
     const last = timeS[columns - 1]!;
-    const places: MarkPlace[] = [];
-    let fish = 0;
-    for (const f of targets) {
-      if (f.timeS < first || f.timeS > last) continue;
-      fish++;
+    const placeOf = (f: FishFinding): MarkPlace | null => {
       const column = columnAt(picture, f.timeS);
       const row = Math.floor((f.rangeM - topM[column]!) / rowM);
       // Outside the window it is not seen.
-      if (row < 0 || row >= rows) continue;
+      if (row < 0 || row >= rows) return null;
       const width = columnAt(picture, times[f.toPing]!) - columnAt(picture, times[f.fromPing]!);
-      places.push({
+      return {
         column,
         row,
         halfColumns: Math.min(MOST_COLUMNS, Math.max(1, Math.round(width / 3))),
         halfRows,
-      });
-    }
-    const known = lures.length > 0 ? lurePlaces(picture, lures, times, halfRows) : [];
+      };
+    };
+    const all = targets.filter((f) => f.timeS >= first && f.timeS <= last).map(placeOf);
+    const fish = all.length;
+    const judged = spread(all, MOST_JUDGED);
+    const within = (place: MarkPlace | null): place is MarkPlace => place !== null;
+    const places = judged.filter(within);
+    // A mark that is not judged is no speck either.
+    const known = [
+      ...all.filter(within).filter((place) => !judged.includes(place)),
+      ...(lures.length > 0 ? lurePlaces(picture, lures, times, halfRows) : []),
+    ];
     const sight = see(picture, settings.palette, settings.bedRamp, places, view, known);
-    const found = sight.marks.reduce((sum, m) => sum + m.probability, 0);
+    const speaksFor = fish > 0 ? fish / judged.length : 0;
+    const found = speaksFor * sight.marks.reduce((sum, m) => sum + m.probability, 0);
     const shown = sight.marks.filter((m) => m.probability > 0.5);
     const mean = (of: 'columns' | 'rows'): number =>
       shown.length > 0 ? shown.reduce((sum, m) => sum + m[of], 0) / shown.length : 0;
-    const share = fish > 0 ? places.length / fish : 0;
+    const share = fish > 0 ? places.length / judged.length : 0;
     const contrast = sight.marks.reduce((sum, m) => sum + Math.min(1, m.contrast / PLAIN_CONTRAST), 0);
     return {
       score: sightScore(sight, purpose) * share,
-      lead: fish > 0 ? contrast / fish : 0,
+      lead: fish > 0 ? contrast / judged.length : 0,
       found,
       fish,
       specks: sight.specks,

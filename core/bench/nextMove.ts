@@ -266,11 +266,19 @@ export function* solve(pass: JudgedPass, start: Settings, over: TunedOver): Gene
   return now;
 }
 
-/** A walk to its end. */
-export function walk(pass: JudgedPass, start: Settings, over: TunedOver): Tuning {
+/** A walk to its end; `tell` hears of it after every move. */
+export function walk(
+  pass: JudgedPass,
+  start: Settings,
+  over: TunedOver,
+  tell: (soFar: Tuning) => void = () => undefined,
+): Tuning {
   const steps = solve(pass, start, over);
   const moves: Move[] = [];
   let step = steps.next();
-  for (; !step.done; step = steps.next()) moves.push(step.value);
+  for (; !step.done; step = steps.next()) {
+    moves.push(step.value);
+    tell({ moves, now: moves[0]!.before });
+  }
   return { moves, now: moves[0]?.before ?? step.value };
 }

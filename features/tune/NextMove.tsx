@@ -38,8 +38,9 @@ function useNextMove(): void {
   const drawn = useStore(viewStore, (s) => viewOf(s, 'tune').picture !== null);
   const walking = useStore(tuningStore, (s) => s.walk?.going ?? false);
   useEffect(() => {
+    if (walking) return;
     dropNextMove();
-    if (playing || !drawn || walking) return;
+    if (playing || !drawn) return;
     const timer = setTimeout(() => void askNextMove(), AT_REST_MS);
     return () => clearTimeout(timer);
   }, [settings, nowS, playing, pass, drawn, walking]);
@@ -51,17 +52,20 @@ function Walk() {
   const units = useUnits();
   const unit = useStore(passStore, (s) => unitOf(s.pass.rig));
   const walk = useStore(tuningStore, (s) => s.walk);
+  const problem = useStore(tuningStore, (s) => s.asking.problem);
   if (!walk) return null;
   const last = walk.moves[walk.made - 1];
   return (
     <View style={styles.row} testID="walk">
       <View style={styles.words} role="status">
         <Text kind="small" bold>
-          {walk.moves.length === 0
-            ? 'It is tuned: no turn of a dial betters it.'
-            : `Move ${walk.made} of ${walk.moves.length}${last ? `: ${moveWords(last, unit, units)}` : ''}`}
+          {last
+            ? `Move ${walk.made}${walk.seeking ? '' : ` of ${walk.moves.length}`}: ${moveWords(last, unit, units)}`
+            : walk.going
+              ? 'Looking for the first move…'
+              : 'It is tuned: no turn of a dial betters it.'}
         </Text>
-        {last && <Text kind="small">{moveReason(last)}.</Text>}
+        {last && <Text kind="small">{problem ?? `${moveReason(last)}.`}</Text>}
       </View>
       {walk.going ? (
         <Button tone="quiet" label="Stop" spoken="Stop tuning" onPress={stopWalk} testID="stop-walk" />

@@ -1,9 +1,9 @@
 import { viewing, type Desk } from '@/core/picture';
 import { newDesk } from '@/core/picture/drawing';
-import { deepestOfBed, nextMove, walk, type JudgedPass } from '@/core/bench';
+import { deepestOfBed, MOST_MOVES, nextMove, walk, type JudgedPass } from '@/core/bench';
 import { readRecording, type Reading } from '@/core/reading';
 import { screenOf, unitOf } from '@/core/rig';
-import type { TuningTask } from '../protocol';
+import type { Part, TuningTask } from '../protocol';
 import type { Answer } from './answer';
 import { passFor } from './passes';
 
@@ -11,8 +11,11 @@ import { passFor } from './passes';
 const MOST_READINGS = 4;
 const readings = new Map<string, { reading: Reading; beds: Desk['beds'] }>();
 
-/** Finds the next move, or walks to a tuned picture; where the fish are is taken from the reader. */
-export function tuning({ kind, pass, settings, nowS, purpose, bandM, unsettled }: TuningTask): Answer {
+/** Finds the next move, or walks to a tuned picture and gives its moves as they are found; where the fish are is the reader's word. */
+export function tuning(
+  { kind, pass, settings, nowS, purpose, bandM, unsettled }: TuningTask,
+  give: (part: Part) => void,
+): Answer {
   const { key, recording, facts } = passFor(pass, settings, () => undefined);
   const readKey = `${settings.faceId} ${key}`;
   const { reading, beds } = readings.get(readKey) ?? {
@@ -41,6 +44,10 @@ export function tuning({ kind, pass, settings, nowS, purpose, bandM, unsettled }
   const face = pass.rig.faces.find((f) => f.id === settings.faceId);
   const over = { slice: face?.beam.shape === 'fan', deepestBedM: deepestOfBed(reading.bed.rangeM) };
   const found =
-    kind === 'next-move' ? nextMove(judged, settings, over, unsettled) : walk(judged, settings, over);
+    kind === 'next-move'
+      ? nextMove(judged, settings, over, unsettled)
+      : walk(judged, settings, over, (soFar) =>
+          give({ share: soFar.moves.length / MOST_MOVES, result: { kind, ...soFar } }),
+        );
   return { result: { kind, ...found } };
 }
