@@ -64,6 +64,21 @@ describe('volume scatter', () => {
   });
 });
 
+describe('bubbles under a wind', () => {
+  it('fade with range and leave no line at one range', () => {
+    const scene = sceneOf({ water: { ...water, windMps: 8 } }, 190);
+    const channel = sound(scene, cone200, straight(300, 5, 2), 14);
+    const mean = meanPower(channel);
+    const at = (rangeM: number): number => Math.round(rangeM / channel.sampleStepM);
+    expect(mean[at(2)]!).toBeGreaterThan(100 * mean[at(10)]!);
+    const around = 8;
+    for (let j = at(4); j < at(12); j++) {
+      const near = mean.slice(j - around, j + around + 1).reduce((a, b) => a + b, 0) / (2 * around + 1);
+      expect(mean[j]! / near).toBeLessThan(1.7);
+    }
+  });
+});
+
 describe('another sounder', () => {
   it.each([0.01, 0.02])('%f Hz faster draws dashes of the foretold slant', (apart) => {
     const rate = 10;

@@ -22,7 +22,7 @@ const MOST_PERIODS = 8;
 
 /** Cumulative power nearer than `range`, between bins linearly. */
 function cumulativeAt(
-  power: Float32Array,
+  power: Float32Array | Float64Array,
   row: number,
   count: number,
   perBin: number,

@@ -6,8 +6,8 @@ import { twoWayLoss } from './traceBed';
 
 /** One kind of small scatterers through the water: its power by range for a level face, and how it changes ping by ping. */
 export interface VolumePart {
-  /** Bins, cumulative: power ratio to the source at 1 m. */
-  power: Float32Array;
+  /** Bins, cumulative: power ratio to the source at 1 m. In double precision, since bubbles under the surface outdo the rest by far more than 72 dB. */
+  power: Float64Array;
   /** Down (+) by this much, m, and stronger by this factor, a ping. */
   shiftM: Float32Array;
   gain: Float32Array;
@@ -78,7 +78,7 @@ export function traceVolume(
     shiftM: Float32Array,
     gain: Float32Array,
   ): VolumePart => {
-    const power = new Float32Array(binCount);
+    const power = new Float64Array(binCount);
     let sum = 0;
     for (let b = 0; b < binCount; b++) {
       const range = (b + 0.5) * binM;

@@ -1,4 +1,4 @@
-/** Prints how often the reader is right on passes of fresh seeds: `npm run accuracy [-- --passes N --seed S --verbose]`. */
+/** Prints how often the reader is right on passes of fresh seeds: `npm run accuracy [-- --passes N --seed S --only GROUP --verbose]`. */
 import { randomInt } from 'node:crypto';
 import { parseArgs } from 'node:util';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
@@ -140,12 +140,18 @@ function print(group: string, t: Tally): void {
 
 async function main(): Promise<void> {
   const { values } = parseArgs({
-    options: { passes: { type: 'string' }, seed: { type: 'string' }, verbose: { type: 'boolean' } },
+    options: {
+      passes: { type: 'string' },
+      seed: { type: 'string' },
+      only: { type: 'string' },
+      verbose: { type: 'boolean' },
+    },
   });
   const passes = Number(values.passes ?? 100);
   const seed = Number(values.seed ?? randomInt(1, 2 ** 30));
   console.log(`seed ${seed}, ${passes} passes of the usual kind; 95 % intervals`);
-  const tallies = await all(jobs(passes, seed));
+  const { only = '' } = values;
+  const tallies = await all(jobs(passes, seed).filter((job) => job.group.startsWith(only)));
   const together = newTally();
   for (const [group, tally] of tallies) {
     print(group, tally);
