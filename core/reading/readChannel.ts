@@ -1,7 +1,7 @@
 import { median } from '@/core/maths';
 import { withoutGain, type Channel, type Navigation, type Stretch } from '@/core/recording';
 import { findFalseBeds, findRingDown, takeOffBars } from './artefacts/artefacts';
-import { findOtherSounder } from './artefacts/otherSounder';
+import { findOtherSounders, type OtherSounder } from './artefacts/otherSounder';
 import { excessOf } from './levels/background';
 import { trackBed } from './bed/trackBed';
 import { bedShape } from './bed/bedShape';
@@ -20,6 +20,7 @@ import type { Reading } from './reading';
 import { fishFinding } from './marks/fishFinding';
 import { bedHardness } from './bed/hardness';
 import { findLayers } from './artefacts/layers';
+import { findLevelRows, type LevelRow } from './marks/levelRow';
 import { findLures } from './marks/lure';
 import {
   FEW_STAND_OUT_DB,
@@ -29,10 +30,15 @@ import {
   WEAK_DB,
   WEAK_PINGS,
 } from './marks/markRules';
+import { restsOnEcho } from './marks/restsOnEcho';
+import { beamOnWay } from './beamOnWay';
 import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
 import { blankOnBed, findOnBed } from './cover/onBed';
-import { fitted, joinTracks } from './marks/joinTracks';
+import { fitted, joinTracks, type Fitted } from './marks/joinTracks';
+import { outOfSpecks } from './marks/speckle';
+import { showsNoise } from './levels/showsNoise';
+import { faintTracks } from './marks/faintTracks';
 import { STILL_MPS } from '@/core/rig';
 import { joinSeam, blocksOf } from './across/seam';
 import { findStructure } from './bed/structure';
@@ -70,7 +76,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const speed = median(Array.from(speedMps));
   const rate = stretch.pingRate;
   const pingsPerM = rate / Math.max(speed, 0.1);
-  const fine = workingChannel(measured);
+  const fine = workingChannel({ ...measured, beam: beamOnWay(measured.beam, stretch.navigation, speed) });
   const bed = trackBed(fine);
   const channel = croppedToBed(fine, bed);
   const excess = excessOf(channel, bed, stretch.pingRate, cellsToOne(measured));
@@ -102,22 +108,41 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       return !told;
     }),
   );
-  const sounder = findOtherSounder(channel, cells, timeS, rate);
-  if (sounder) named.push(sounder);
+  const sounders = findOtherSounders(channel, cells, timeS, rate);
+  named.push(...sounders.map((sounder) => sounder.named));
   const sought = { excess, cells, taken };
-  const pieces = followEchoes(channel, bed, sought, clutterM)
+  const noFish: Fitted[] = [];
+  const followed = followEchoes(channel, bed, sought, clutterM);
+  const noisy = showsNoise(cells);
+  const pieces = (noisy ? followed : outOfSpecks(channel, followed))
     .filter((track) => track.pings.length >= LEAST_TRACK || longEnough(track, channel, speed, rate, clutterM))
+    .filter((track) => !keepsTime(track, sounders))
     .map((track) => fitted(track, timeS, speed))
     .filter((piece) => {
-      const name = notFish(piece, channel, speed, rate, sounder !== null);
+      const name = notFish(piece, channel, speed, rate, sounders.length > 0);
       if (name) named.push(name);
+      if (name) noFish.push(piece);
       return name === null;
     });
-  const marks = joinTracks(pieces, timeS, speed, channel).filter((f) =>
-    longEnough(f.track, channel, speed, rate, clutterM),
+  const marks = joinTracks(pieces, timeS, speed, channel).filter(
+    ({ track }) => longEnough(track, channel, speed, rate, clutterM) && !restsOnEcho(track, channel, bed),
+  );
+  // A still boat draws no curve that would tell what is faint from noise.
+  const tracks =
+    speed < STILL_MPS || !noisy
+      ? []
+      : faintTracks(
+          channel,
+          bed,
+          sought,
+          [...marks, ...noFish].map((f) => f.track),
+          clutterM,
+        );
+  const faint = faintMarks(channel, tracks, marks, timeS, speed).filter(
+    (f) => !keepsTime(f.track, sounders) && notFish(f, channel, speed, rate, sounders.length > 0) === null,
   );
   const fish: FishFinding[] = [];
-  for (const mark of marks) {
+  for (const mark of [...marks, ...faint]) {
     const finding = fishFinding(mark, 0, channel, bed, speed);
     const crowded = doubtful.some((cloud) => liesIn(finding, cloud));
     if (finding.confidence < (crowded ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
@@ -134,6 +159,36 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     (echo) => echo.kind !== 'own-gear' || !gathered.some((school) => holds(school, echo)),
   );
   return { bed, clutterM, named: apart, findings };
+}
+
+/** What a track draws as loudly as this under its loudest ping is its own, dB: the rest may be noise beside a dash. */
+const AS_LOUD_DB = 6;
+
+/** Whether all that is loud in a track arrives with other sounders' beats. */
+function keepsTime({ pings, rangeM, overDb }: EchoTrack, sounders: readonly OtherSounder[]): boolean {
+  if (sounders.length === 0) return false;
+  const loudest = Math.max(...overDb);
+  return pings.every(
+    (ping, i) => overDb[i]! < loudest - AS_LOUD_DB || sounders.some((its) => its.beats(ping, rangeM[i]!)),
+  );
+}
+
+/** A mark too faint to be followed must lie on a crossing's curve within so many pulses, rms. */
+const FAINT_OFF_PULSES = 0.8;
+
+/** Of tracks too faint to be followed those that are marks of their own: on a crossing's curve, and no part of another. */
+function faintMarks(
+  channel: Channel,
+  tracks: readonly EchoTrack[],
+  marks: readonly Fitted[],
+  timeS: Float64Array,
+  speed: number,
+): Fitted[] {
+  const faint = tracks
+    .map((track) => fitted(track, timeS, speed))
+    .filter(({ curve }) => curve !== null && curve.offM < FAINT_OFF_PULSES * channel.resolutionM);
+  const own = new Set(faint.map((piece) => piece.track));
+  return joinTracks([...marks, ...faint], timeS, speed, channel).filter((mark) => own.has(mark.track));
 }
 
 const partOf = (nav: Navigation, from: number, to: number): Navigation => ({
@@ -207,7 +262,11 @@ export function readChannel(
       );
   }
   const speed = median(Array.from(navigation.speedMps));
-  const { lures, rest } = findLures(findings, navigation.timeS, speed, clutterM);
+  const { lures, rest: besideLures } = findLures(findings, navigation.timeS, speed, clutterM);
+  const rows = speed < STILL_MPS ? [] : findLevelRows(besideLures, measured.pingCount);
+  const inRow = new Set<Finding>(rows.flatMap((row) => row.marks));
+  const rest = besideLures.filter((f) => !inRow.has(f));
+  named.push(...rows.map(rowNamed));
   named.push(...findFalseBeds(measured, bed, stretch.pingRate));
   const ring = findRingDown(measured, clutterM);
   if (ring) named.push(ring);
@@ -258,6 +317,16 @@ export function readChannel(
     missingLeg: findMissingLeg(rest),
   };
 }
+
+/** A row of pieces of own gear as it is named. */
+const rowNamed = ({ kind, marks, rangeM }: LevelRow): NamedEcho => ({
+  kind,
+  fromPing: Math.min(...marks.map((f) => f.fromPing)),
+  toPing: Math.max(...marks.map((f) => f.toPing)),
+  rangeM,
+  steadyDb: 0,
+  slantM: 0,
+});
 
 /** Findings in the order they were met, numbered by it. */
 function numbered(findings: Finding[]): Finding[] {

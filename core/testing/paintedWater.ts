@@ -9,7 +9,7 @@ import { degToRad } from '@/core/units';
  * learned one maker of pings is tried on this other one.
  */
 
-/** A fish as painted: pings it is over the noise in, its range and level over the mean noise there, dB. */
+/** A fish as painted: pings it is drawn in, its range and level over the mean noise there, dB. */
 export interface PaintedFish {
   pings: readonly number[];
   rangeM: readonly number[];
@@ -50,8 +50,8 @@ export interface PaintedParts {
 }
 
 const PINGS = 420;
-/** Weaker than this nothing of a fish is told as being there, dB over the mean noise. */
-const LEAST_OVER_DB = 6;
+/** Weaker than this nothing of a fish is painted, dB over the mean noise. */
+const LEAST_OVER_DB = -6;
 
 /** Complex pressure of a pass, and the shape of a pulse in samples. */
 interface Canvas {
@@ -205,13 +205,11 @@ export function paintedPass(seed: number, parts: PaintedParts = {}): PaintedPass
       const loss = lossDb(Math.atan2(Math.hypot(asideM, along), depth));
       flicker = 0.7 * flicker + Math.sqrt(1 - 0.49) * random.normal();
       const over = peakDb - loss + 2.2 * flicker - 40 * Math.log10(range / depth);
-      if (over < -6) continue;
+      if (over < LEAST_OVER_DB) continue;
       addEcho(canvas, p, range + heave(p), over, random);
-      if (over >= LEAST_OVER_DB) {
-        pings.push(p);
-        ranges.push(range + heave(p));
-        levels.push(over);
-      }
+      pings.push(p);
+      ranges.push(range + heave(p));
+      levels.push(over);
     }
     if (pings.length > 0) truth.fish.push({ pings, rangeM: ranges, overDb: levels });
   };

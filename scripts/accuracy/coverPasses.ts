@@ -109,12 +109,12 @@ export function madeCoverPass(seed: number, kind: OnBed): CoverPass {
     { sections: idlePass(speed, durationS), pingRate, windMps: 1 },
     random.fork('waves'),
   );
-  const excessNoiseDb = random.between(42, 50);
+  const rig = { ...GENERIC_RIG, excessNoiseDb: random.between(42, 50) };
   const farM = 1.4 * depth + 1;
   const recording = simulate({
     scene,
     track,
-    rig: { ...GENERIC_RIG, excessNoiseDb },
+    rig,
     faces: [face],
     pingRate,
     farM,
@@ -126,7 +126,7 @@ export function madeCoverPass(seed: number, kind: OnBed): CoverPass {
     face,
     recording,
     farM,
-    excessNoiseDb,
+    rig,
     kind,
     timeS: x / speed,
     halfS: (lengthM / 2 + 0.4 * depth) / speed,

@@ -9,7 +9,6 @@ import {
   type MarkShape,
   type Reading,
 } from '@/core/reading';
-import { GENERIC_RIG } from '@/core/rig';
 import { simulate, visibleFish, type VisibleFish } from '@/core/sounder';
 import { BED_MATERIALS } from '@/core/water';
 import type { CoverPass } from './coverPasses';
@@ -71,11 +70,25 @@ function judgeBed(pass: MadePass, reading: Reading, tally: Tally): void {
 const fishOf = (reading: Reading): FishFinding[] =>
   reading.findings.filter((f): f is FishFinding => f.kind === 'fish');
 
+/** Room about bait in which a mark may be one of its own, m. */
+const ABOUT_BAIT_M = 0.6;
+
+/** Whether a mark lies where members of bait are drawn: in it, or on their legs. */
+function amongBait({ scene, track, face }: MadePass, mark: FishFinding): boolean {
+  const ping = Math.round((mark.fromPing + mark.toPing) / 2);
+  return scene.clouds.some((c) => {
+    const time = track.timeS[ping]!;
+    const along = Math.abs(track.xM[ping]! - c.x - c.vx * time);
+    const [top, foot] = [c.z - c.radiusZM - ABOUT_BAIT_M, c.z + c.radiusZM + ABOUT_BAIT_M];
+    const footprint = foot * Math.tan(face.beam.alongRad);
+    return along < c.radiusXM + footprint && mark.rangeM > top && mark.rangeM < Math.hypot(foot, footprint);
+  });
+}
+
 function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number): void {
-  const { scene, track, face, recording } = pass;
+  const { scene, track, face, recording, rig } = pass;
   const channel = recording.channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
-  const rig = { ...GENERIC_RIG, excessNoiseDb: pass.excessNoiseDb };
   const weakest = Math.min(...WEAK_DB) - WEAK_WITHIN_DB;
   const strong = visibleFish(scene, track, rig, face, MARGIN_DB);
   const any = visibleFish(scene, track, rig, face, Math.min(MARGIN_DB, weakest));
@@ -128,6 +141,7 @@ function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number)
   });
   for (const m of marks) {
     const right = used.has(m.id);
+    if (!right && amongBait(pass, m)) continue;
     count(tally, 'precision', right);
     tally.claims.push([m.confidence, right]);
     if (!right)
@@ -142,17 +156,17 @@ const MEAN_PINGS = 3;
 const MEAN_M = 0.15;
 
 /** Where the noise-free cloud, its speckle averaged out, stands 6 dB over the background: pings × samples. */
-function trueOutline({ scene, track, face, recording, farM, excessNoiseDb }: MadePass): Uint8Array {
+function trueOutline({ scene, track, face, recording, farM, rig }: MadePass): Uint8Array {
   const channel = recording.channels[0]!;
   const { sampleCount: n, pingCount, sampleStepM } = channel;
   const request = { track, faces: [face], pingRate: recording.pingRate, farM, seed: 1 };
   const bare = { ...scene, fish: [], otherSounders: [] };
-  const quiet = { ...GENERIC_RIG, excessNoiseDb: -80 };
+  const quiet = { ...rig, excessNoiseDb: -80 };
   const alone = simulate({ ...request, scene: bare, rig: quiet }).channels[0]!;
   const empty = simulate({
     ...request,
     scene: { ...bare, clouds: [] },
-    rig: { ...GENERIC_RIG, excessNoiseDb },
+    rig,
   }).channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
   const bed = Array.from(truth.firstBedRangeM, (r) =>

@@ -6,6 +6,7 @@ import { madeCoverPass, ON_BED, type OnBed } from './coverPasses';
 import { judgeCover, judgePass } from './judge';
 import { judgePainted, type PaintedWorld } from './painted';
 import { madePass, type Conditions } from './passes';
+import { planPass } from './planPasses';
 import { addTally, calibration, newTally, quantile, share, type Tally } from './tally';
 
 interface Job {
@@ -14,14 +15,15 @@ interface Job {
   conditions?: Conditions;
   cover?: OnBed;
   painted?: PaintedWorld;
+  planned?: boolean;
 }
 
-const work = ({ seed, conditions, cover, painted }: Job): Tally =>
+const work = ({ seed, conditions, cover, painted, planned }: Job): Tally =>
   cover
     ? judgeCover(madeCoverPass(seed, cover), seed)
     : painted
       ? judgePainted(seed, painted)
-      : judgePass(madePass(seed, conditions), seed);
+      : judgePass(planned ? planPass(seed) : madePass(seed, conditions), seed);
 
 /** How a pass departs from the usual, and how many passes of every hundred it gets. */
 const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
@@ -51,6 +53,8 @@ function jobs(passes: number, seed: number): Job[] {
     for (let k = 0; k < Math.ceil((passes * weight) / 100); k++)
       list.push({ group, conditions, seed: seed + 10_000 * g + k });
   });
+  for (let k = 0; k < passes; k++)
+    list.push({ group: 'a plan’s own water', planned: true, seed: seed + 90_000 + 47 * k });
   ON_BED.forEach((cover, c) => {
     for (let k = 0; k < Math.ceil(0.3 * passes); k++)
       list.push({ group: 'on the bed', cover, seed: seed + 100_000 + 1000 * c + k });

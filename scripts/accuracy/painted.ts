@@ -24,8 +24,9 @@ export function drawnNuisances({ always = [], drawn = 0 }: PaintedWorld, random:
   return [...chosen];
 }
 
-/** A fish is there to be read from this level, dB, in so many pings; weaker ones are counted apart. */
+/** A fish is there to be read from the first level, dB, in so many pings; those from the second on are counted apart. */
 const MARGIN_DB = 10;
+const WEAK_DB = 6;
 const LEAST_PINGS = 4;
 /** Share of a mark's pings that must lie on a fish for it to be that fish. */
 const ON_IT = 0.5;
@@ -86,14 +87,15 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     if (mine) used.add(mine.id);
     const peak = Math.max(...fish.overDb);
     const middle = fish.pings[fish.overDb.indexOf(peak)]!;
+    const pingsFrom = (db: number): number => fish.overDb.filter((over) => over >= db).length;
     const clear = truth.bedRangeM[middle]! - Math.min(...fish.rangeM) > 1.5 * channel.resolutionM + 0.1;
     const near = truth.weed.some((w) => touches(w, { fromPing: middle, toPing: middle }));
-    if (!clear || near || fish.pings.length < LEAST_PINGS) continue;
-    const strong = fish.overDb.filter((db) => db >= MARGIN_DB).length >= LEAST_PINGS;
+    if (!clear || near || pingsFrom(WEAK_DB) < LEAST_PINGS) continue;
+    const strong = pingsFrom(MARGIN_DB) >= LEAST_PINGS;
     count(tally, strong ? 'recall' : 'recall of weak ones', mine !== undefined);
     if (strong && !mine)
       tell(
-        `missed at ${Math.min(...fish.rangeM).toFixed(1)} m, ping ${middle}, ${peak.toFixed(0)} dB, ${fish.pings.length} pings`,
+        `missed at ${Math.min(...fish.rangeM).toFixed(1)} m, ping ${middle}, ${peak.toFixed(0)} dB, ${pingsFrom(WEAK_DB)} pings`,
       );
   }
   let wrong = 0;

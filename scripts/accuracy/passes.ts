@@ -1,5 +1,5 @@
 import { seededRandom, type Random } from '@/core/maths';
-import { GENERIC_RIG, TRANSDUCERS, type Face } from '@/core/rig';
+import { GENERIC_RIG, TRANSDUCERS, type Face, type Rig } from '@/core/rig';
 import type { Stretch } from '@/core/recording';
 import {
   baitCloud,
@@ -24,9 +24,9 @@ export interface MadePass {
   track: Track;
   face: Face;
   recording: Stretch;
-  /** End of the listening window, m, and the excess noise it was heard in, dB. */
+  /** End of the listening window, m, and the rig it was heard on. */
   farM: number;
-  excessNoiseDb: number;
+  rig: Rig;
 }
 
 /** How a pass departs from the usual. */
@@ -149,5 +149,5 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   const farM = (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1;
   const rig = { ...GENERIC_RIG, excessNoiseDb };
   const recording = simulate({ scene, track, rig, faces: [face], pingRate, farM, seed });
-  return { scene, track, face, recording, farM, excessNoiseDb };
+  return { scene, track, face, recording, farM, rig };
 }

@@ -1,3 +1,4 @@
+import { lineFit } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { CELL, type Cells } from '../levels/cells';
 import type { NamedEcho } from './notFish';
@@ -92,44 +93,136 @@ function inStep(timeS: Float64Array, from: number, to: number, hz: number): numb
   return Math.hypot(x, y) / (to - from);
 }
 
-/**
- * Another sounder in earshot: dashes of one ping each whose arrival, to the millisecond, keeps the time of a clock that is not the
- * boat's own. Fading and drifting do not hide it; its slant may be too steep for any line to be followed.
- */
-export function findOtherSounder(
-  channel: Channel,
-  cells: Cells,
-  timeS: Float64Array,
-  pingRate: number,
-): NamedEcho | null {
-  const dashes = dashesOf(channel, cells, timeS);
-  // From the first on, so that phases stay small whole numbers.
-  const at = Float64Array.from(dashes.timeS, (t) => t - dashes.timeS[0]!);
-  const spans: [from: number, to: number][] = [];
+/** Dashes of a stretch of time, by their place among all. */
+type Span = readonly [from: number, to: number];
+
+/** Stretches of time long enough to hear a clock in and too short for it to drift. */
+function spansOf(at: Float64Array): Span[] {
+  const spans: Span[] = [];
   for (let from = 0, to = 0; from < at.length; from = to) {
     while (to < at.length && at[to]! - at[from]! < SPAN_S) to++;
     if (to - from >= FEWEST) spans.push([from, to]);
   }
+  return spans;
+}
+
+/** The rate at which dashes keep time, pings a second, or null when they keep none. */
+function rateKept(at: Float64Array, spans: readonly Span[], pingRate: number): number | null {
   const count = spans.reduce((sum, [from, to]) => sum + to - from, 0);
   if (count < FEWEST_IN_ALL) return null;
   const step = 1 / (5 * SPAN_S);
   const least = leastSum(spans.length, (CHANCE * step) / (FASTEST_HZ - SLOWEST_HZ));
   let best = 0;
+  let kept = 0;
   for (let hz = SLOWEST_HZ; hz < FASTEST_HZ; hz += step) {
     const own = hz / pingRate;
     if (Math.abs(own - Math.round(own)) * pingRate * SPAN_S < OWN_TURNS) continue;
     let sum = 0;
     for (const [from, to] of spans) sum += (to - from) * inStep(at, from, to, hz) ** 2;
-    if (sum > best) best = sum;
+    if (sum > best) [best, kept] = [sum, hz];
   }
-  if (best < least || Math.sqrt(best / count) < IN_STEP) return null;
-  const { ping, rangeM } = dashes;
-  return {
-    kind: 'another-sounder',
-    fromPing: Math.min(...ping),
-    toPing: Math.max(...ping),
-    rangeM: [Math.min(...rangeM), Math.max(...rangeM)],
-    steadyDb: 0,
-    slantM: 0,
+  return best < least || Math.sqrt(best / count) < IN_STEP ? null : kept;
+}
+
+/** A clock over a span: beats that dashes keep to. */
+interface Clock {
+  fromS: number;
+  toS: number;
+  atS: number;
+  everyS: number;
+}
+
+/** How far a time is from the nearest beat, s. */
+const offBeat = ({ atS, everyS }: Clock, timeS: number): number => {
+  const beats = (timeS - atS) / everyS;
+  return Math.abs(beats - Math.round(beats)) * everyS;
+};
+
+/** Share of a turn within which a dash belongs to a clock, looked at more and more closely. */
+const NEAR_TURNS = [0.15, 0.06, 0.03];
+/** A clock still holds so long before its first dash and after its last, s. */
+const BESIDE_S = 3;
+/** A mark comes with a beat when it is no farther off it, s. */
+const ON_BEAT_S = 5e-4;
+
+/** The clock of a span, by a straight line through the beats of its dashes; null where too few keep to it. */
+function clockOf(at: Float64Array, [from, to]: Span, hz: number): Clock | null {
+  let x = 0;
+  let y = 0;
+  for (let i = from; i < to; i++) {
+    x += Math.cos(2 * Math.PI * hz * at[i]!);
+    y += Math.sin(2 * Math.PI * hz * at[i]!);
+  }
+  const clock: Clock = {
+    fromS: at[from]!,
+    toS: at[to - 1]!,
+    atS: Math.atan2(y, x) / (2 * Math.PI * hz),
+    everyS: 1 / hz,
   };
+  for (const near of NEAR_TURNS) {
+    const its = Array.from(at.subarray(from, to)).filter((t) => offBeat(clock, t) < near * clock.everyS);
+    if (its.length < FEWEST) return null;
+    const beats = its.map((t) => Math.round((t - clock.atS) / clock.everyS));
+    const { slope, middle } = lineFit(beats, its);
+    if (!(slope > 0)) return null;
+    clock.atS = middle - (slope * beats.reduce((sum, n) => sum + n, 0)) / beats.length;
+    clock.everyS = slope;
+  }
+  return clock;
+}
+
+/** Another sounder in earshot. */
+export interface OtherSounder {
+  named: NamedEcho;
+  /** Whether what a ping draws at a range arrives with its beat. */
+  beats: (ping: number, rangeM: number) => boolean;
+}
+
+/** More than this many are not told apart. */
+const MOST_SOUNDERS = 3;
+
+/**
+ * Other sounders in earshot: dashes of one ping each whose arrival, to the millisecond, keeps the time of a clock that is not the
+ * boat's own. Fading and drifting do not hide it; its slant may be too steep for any line to be followed.
+ */
+export function findOtherSounders(
+  channel: Channel,
+  cells: Cells,
+  timeS: Float64Array,
+  pingRate: number,
+): OtherSounder[] {
+  const dashes = dashesOf(channel, cells, timeS);
+  const sounders: OtherSounder[] = [];
+  // From the first on, so that phases stay small whole numbers.
+  const firstS = dashes.timeS[0]!;
+  let left = dashes.timeS.map((t, i) => ({
+    atS: t - firstS,
+    ping: dashes.ping[i]!,
+    rangeM: dashes.rangeM[i]!,
+  }));
+  while (sounders.length < MOST_SOUNDERS) {
+    const at = Float64Array.from(left, (d) => d.atS);
+    const spans = spansOf(at);
+    const hz = rateKept(at, spans, pingRate);
+    if (hz === null) break;
+    const clocks = spans.map((span) => clockOf(at, span, hz)).filter((clock) => clock !== null);
+    const onBeat = (atS: number): boolean =>
+      clocks.some((c) => atS > c.fromS - BESIDE_S && atS < c.toS + BESIDE_S && offBeat(c, atS) < ON_BEAT_S);
+    const own = left.filter((d) => onBeat(d.atS));
+    const its = own.length > 0 ? own : left;
+    sounders.push({
+      named: {
+        kind: 'another-sounder',
+        fromPing: Math.min(...its.map((d) => d.ping)),
+        toPing: Math.max(...its.map((d) => d.ping)),
+        rangeM: [Math.min(...its.map((d) => d.rangeM)), Math.max(...its.map((d) => d.rangeM))],
+        steadyDb: 0,
+        slantM: 0,
+      },
+      beats: (ping, rangeM) => onBeat(timeS[ping]! + (2 * rangeM) / channel.soundSpeedMps - firstS),
+    });
+    if (own.length === 0) break;
+    left = left.filter((d) => !onBeat(d.atS));
+  }
+  return sounders;
 }

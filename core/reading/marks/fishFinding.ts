@@ -41,7 +41,8 @@ function shapeOf(f: Fitted, channel: Channel, speed: number, nearest: number, ap
     pings,
     before / pulseM,
     after / pulseM,
-    channel.beam.shape === 'fan' && speed >= STILL_MPS,
+    // Adrift abeam a fan is as wide along the way as a cone, and draws legs.
+    channel.beam.alongRad < channel.beam.athwartRad && speed >= STILL_MPS,
   );
 }
 
@@ -176,7 +177,9 @@ export function fishFinding(
   const w = MARK_WEIGHTS;
   const nearBed = gapToBedM !== null && gapToBedM < w.nearBedM;
   const evidence =
-    markEvidence(peakOver, track.pings.length, shape, speed < STILL_MPS) -
+    (track.nats !== undefined
+      ? w.faint + w.perNat * (track.nats - w.faintNats)
+      : markEvidence(peakOver, track.pings.length, shape, speed < STILL_MPS)) -
     // A still boat draws no curve, so none is fitted.
     (speed < STILL_MPS ? 0 : w.perPulseOff * Math.max(0, offM / pulseM - w.freePulsesOff)) -
     (nearBed ? w.nearBed : 0);

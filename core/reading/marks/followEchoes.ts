@@ -3,12 +3,12 @@ import type { Channel } from '@/core/recording';
 import { overAt, type Excess } from '../levels/background';
 import { CELL, type Cells } from '../levels/cells';
 import type { BedLine } from '../bed/bedLine';
-import { BEGIN_DB, GAP_PINGS, GO_ON_DB } from './markRules';
+import { BEGIN_DB, gateM, GAP_PINGS, GO_ON_DB } from './markRules';
 import { localBackgroundDb, localCells } from '../levels/localBackground';
 
 /** In the clutter under the surface it must stand this much farther out, dB; nearer than this nothing is sought, m. */
 const IN_CLUTTER_DB = 12;
-const TOP_M = 1;
+export const TOP_M = 1;
 /** Thickness beyond which an echo is not one target's, pulse lengths. */
 const THICKEST = 3.2;
 
@@ -22,6 +22,8 @@ export interface EchoTrack {
   /** Level over background, dB, and sample of its peak. */
   overDb: number[];
   peakSample: number[];
+  /** Of one too faint to be seen ping by ping: what all its pings together speak for it, nats. */
+  nats?: number;
 }
 
 interface Peak {
@@ -74,7 +76,7 @@ function peaksOf(
 }
 
 /** The peak at a sample of a ping's row, or null when it is none or is too thick for one target. */
-function peakAt(channel: Channel, row: number, j: number, over: number): Peak | null {
+export function peakAt(channel: Channel, row: number, j: number, over: number): Peak | null {
   const { sampleCount: n, sampleStepM: step, levelDb } = channel;
   const reach = Math.max(1, Math.round((0.6 * channel.resolutionM) / step));
   const level = levelDb[row + j]!;
@@ -103,7 +105,7 @@ interface Open extends EchoTrack {
  */
 export function followEchoes(channel: Channel, bed: BedLine, sought: Sought, clutterM: number): EchoTrack[] {
   const { pingCount, sampleCount: n, sampleStepM: step } = channel;
-  const gate = Math.max(2.2 * step, 0.8 * channel.resolutionM);
+  const gate = gateM(step, channel.resolutionM);
   const clutter = Math.ceil((clutterM - channel.firstRangeM) / step);
   const first = Math.ceil((TOP_M - channel.firstRangeM) / step);
   const done: EchoTrack[] = [];

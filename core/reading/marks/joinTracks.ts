@@ -55,12 +55,14 @@ const FARTHEST = Math.tan((65 * Math.PI) / 180);
 
 /** How far off where it was, in pulses, a mark of a still boat goes on that was lost for a while (LOST_S). */
 const LOST_PULSES = 4;
+/** Where pings are slow it may be lost for so many. */
+const LOST_PINGS = 12;
 
 /** Whether a piece begins soon after another's end and near it. */
-function carriesOn(later: Fitted, earlier: Fitted, pulseM: number): boolean {
+function carriesOn(later: Fitted, earlier: Fitted, pulseM: number, pingS: number): boolean {
   const gap = later.times[0]! - earlier.times[earlier.times.length - 1]!;
   const off = Math.abs(later.track.rangeM[0]! - earlier.track.rangeM[earlier.track.rangeM.length - 1]!);
-  return gap > 0 && gap < LOST_S && off < LOST_PULSES * pulseM;
+  return gap > 0 && gap < Math.max(LOST_S, LOST_PINGS * pingS) && off < LOST_PULSES * pulseM;
 }
 
 /** How far a piece lies from a mark in the pings they share, m, and what share of its own those are. */
@@ -123,6 +125,7 @@ export function joinTracks(
   { resolutionM: pulseM, beam }: Channel,
 ): Fitted[] {
   const w = JOIN_WEIGHTS;
+  const pingS = (timeS[timeS.length - 1]! - timeS[0]!) / Math.max(1, timeS.length - 1);
   // A curve is only believed as far out as a strong fish can still be in the beam.
   const reach = Math.tan(Math.min(1.2, SEEN_OUT_TO * beam.alongRad));
   const sorted = pieces.slice().sort((a, b) => b.track.pings.length - a.track.pings.length);
@@ -142,7 +145,7 @@ export function joinTracks(
         break;
       }
       if (speed < STILL_MPS) {
-        if (carriesOn(piece, mark, pulseM) || carriesOn(mark, piece, pulseM)) home = k;
+        if (carriesOn(piece, mark, pulseM, pingS) || carriesOn(mark, piece, pulseM, pingS)) home = k;
         continue;
       }
       if (!curve) continue;

@@ -16,7 +16,7 @@ export interface LureTrack {
 }
 
 /** Faster over the ground than this a lure does not stay in the beam, m/s. */
-const FASTEST_MPS = 0.4;
+const FASTEST_MPS = 0.6;
 /** A lure sinks by at least this far, at one of these speeds, m and m/s, or hangs for this long at one depth, s. */
 const LEAST_SINK_M = 1.5;
 const SINK_MPS = [0.15, 2.5] as const;

@@ -1,6 +1,10 @@
 import type { MarkShape } from '../finding';
 import { MARK_WEIGHTS } from './weights';
 
+/** How far from where it is foretold an echo is still a track's, m. */
+export const gateM = (sampleStepM: number, resolutionM: number): number =>
+  Math.max(2.2 * sampleStepM, 0.8 * resolutionM);
+
 /** A peak must stand this far over the background to begin a mark, and this far to go on with one, dB. */
 export const BEGIN_DB = 10;
 export const GO_ON_DB = 7.5;

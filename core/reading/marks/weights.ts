@@ -15,6 +15,10 @@ export const MARK_WEIGHTS = {
   mostPings: 40,
   /** A mark with both its legs is hardly ever anything else: what another lacks. */
   noLegs: 1,
+  /** Of a mark too faint to be followed ping by ping, at so many nats, and each nat more. */
+  faint: 1.6,
+  faintNats: 15,
+  perNat: 0.05,
   /** A pulse that its ranges lie off a crossing's curve, beyond what noise does. */
   perPulseOff: 0.8,
   freePulsesOff: 0.6,
