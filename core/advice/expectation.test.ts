@@ -85,6 +85,8 @@ function readOf({ brief, rig, settings, e }: Case, seed: number): MarkShape {
   });
   const marks = readChannel(recording, recording.channels[0]!)
     .findings.filter((f): f is FishFinding => f.kind === 'fish')
+    // What shows in no ping alone is not promised to show.
+    .filter((f) => !f.reasons.some((reason) => reason.name === 'faint'))
     .filter((f) => Math.abs(f.rangeM - e.depthM) < 0.5)
     .sort((x, y) => y.toPing - y.fromPing - (x.toPing - x.fromPing));
   return marks[0]?.shape ?? 'nothing';

@@ -5,6 +5,8 @@ export type MarkShape = 'arch' | 'half' | 'clip' | 'line' | 'thread' | 'streak' 
 export type Reason =
   /** Level over the water around it, dB. */
   | { name: 'stands-out'; db: number }
+  /** It stands out in no ping alone: so many along one line speak for it together. */
+  | { name: 'faint'; pings: number }
   /** Pings it was followed through, and the share of pings in its span that had it. */
   | { name: 'followed'; pings: number; share: number }
   /** It comes nearer and goes away again by this much, m. */

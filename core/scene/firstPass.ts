@@ -33,6 +33,8 @@ export const FISH_IN_PASS = 8;
 
 /** Bait comes apart as the light goes: how much wider and taller its cloud is than by day (nominal; Fréon & Misund 1999). */
 const APART: Readonly<Record<Hour, number>> = { day: 1, dusk: 1.4, night: 2.2 };
+/** So many times as wide as high calm bait is at most. */
+const COMPACT = 2;
 
 /** Metres of way (or of fish swim) between one crossing and the next: room for a mark to be whole. */
 const spacing = (toM: number): number => Math.min(28, Math.max(10, 1.3 * toM));
@@ -130,8 +132,10 @@ export function firstPass(
   const cloudS = (cloudSlot + 1.2) * slotS;
   const apart = APART[brief.hour ?? 'day'];
   const radiusZ = apart * Math.min(1.1, 0.08 * toM);
-  const radiusX = apart * (still ? 0.1 * toM : Math.min(4, 0.3 * spacing(toM)));
-  const radiusY = apart * Math.min(3, 0.15 * toM);
+  // Bait that nothing hunts keeps a compact, round cloud.
+  const compact = COMPACT * radiusZ;
+  const radiusX = Math.min(compact, apart * (still ? 0.1 * toM : Math.min(4, 0.3 * spacing(toM))));
+  const radiusY = Math.min(compact, apart * Math.min(3, 0.15 * toM));
   const cloudZ = Math.max(radiusZ + 0.5, 0.45 * bedAt(cloudS));
   const drift = still ? 0.12 : 0;
   const cloud = baitCloud(

@@ -98,6 +98,8 @@ export function reasonWords(reason: Reason, units: Units): string {
   switch (reason.name) {
     case 'stands-out':
       return `${overWords(reason.db)} than the water around it`;
+    case 'faint':
+      return `too faint to see in one ping, but ${reason.pings} pings along one line have it`;
     case 'followed':
       return `seen in ${reason.pings} pings, with ${reason.share >= 0.9 ? 'few gaps' : reason.share >= 0.7 ? 'some gaps' : 'many gaps'}`;
     case 'rises':

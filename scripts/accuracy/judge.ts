@@ -160,7 +160,7 @@ function trueOutline({ scene, track, face, recording, farM, rig }: MadePass): Ui
   const channel = recording.channels[0]!;
   const { sampleCount: n, pingCount, sampleStepM } = channel;
   const request = { track, faces: [face], pingRate: recording.pingRate, farM, seed: 1 };
-  const bare = { ...scene, fish: [], otherSounders: [] };
+  const bare = { ...scene, fish: [], otherSounders: [], layers: [], gear: [], covers: [] };
   const quiet = { ...rig, excessNoiseDb: -80 };
   const alone = simulate({ ...request, scene: bare, rig: quiet }).channels[0]!;
   const empty = simulate({
@@ -199,6 +199,24 @@ function trueOutline({ scene, track, face, recording, farM, rig }: MadePass): Ui
     }
   }
   return mask;
+}
+
+/** A cloud that is drawn so high in so many pings is there to be found. */
+const DRAWN_PULSES = 2;
+const DRAWN_PINGS = 8;
+
+function isDrawn(
+  mask: Uint8Array,
+  { pingCount, sampleCount: n, sampleStepM, resolutionM }: Channel,
+): boolean {
+  const least = (DRAWN_PULSES * resolutionM) / sampleStepM;
+  let pings = 0;
+  for (let p = 0; p < pingCount; p++) {
+    let cells = 0;
+    for (let j = p * n; j < (p + 1) * n; j++) cells += mask[j]!;
+    if (cells >= least) pings++;
+  }
+  return pings >= DRAWN_PINGS;
 }
 
 /** Share of what either holds that both hold. */
@@ -241,13 +259,15 @@ function judgeClouds(pass: MadePass, reading: Reading, tally: Tally): void {
         )
         .sort((a, b) => b.top.length - a.top.length)[0],
   );
+  const there = scene.clouds.length > 0 ? trueOutline(pass) : new Uint8Array();
   scene.clouds.forEach((cloud, i) => {
     const f = mine[i];
+    if (!f && !isDrawn(there, channel)) return;
     count(tally, 'clouds found', f !== undefined);
     if (!f) return;
     tally.claims.push([f.confidence, true]);
     count(tally, 'mood', f.mood === cloud.mood);
-    note(tally, 'outline', overlap(trueOutline(pass), f, channel));
+    note(tally, 'outline', overlap(there, f, channel));
   });
   for (const f of read) {
     if (mine.includes(f)) continue;

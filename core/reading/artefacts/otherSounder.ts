@@ -10,7 +10,7 @@ const ALONE_DB = 6.5;
 const BESIDE = 2;
 /** The nearest water is too full to look in, m. */
 const TOP_M = 1.2;
-/** More dashes in one ping are no sounder's. */
+/** More dashes in one ping than this, or than the fastest sounder sends while it is listened, are no sounder's. */
 const MOST_A_PING = 2;
 /** Time a clock is followed over, s: farther, two clocks drift apart. */
 const SPAN_S = 14;
@@ -54,7 +54,8 @@ function dashesOf(channel: Channel, { cells, used, mostDb }: Cells, timeS: Float
       out.rangeM.push(rangeM);
     }
     // A burst of noise fills a part of a ping; a sounder is heard once or twice in it.
-    if (out.timeS.length - before > MOST_A_PING)
+    const listenedS = (2 * (firstRangeM + used[p]! * CELL * step)) / soundSpeedMps;
+    if (out.timeS.length - before > Math.max(MOST_A_PING, Math.ceil(FASTEST_HZ * listenedS)))
       for (const list of [out.timeS, out.ping, out.rangeM]) list.length = before;
   }
   return out;
@@ -171,6 +172,30 @@ function clockOf(at: Float64Array, [from, to]: Span, hz: number): Clock | null {
   return clock;
 }
 
+/** Whether a time comes with a beat of clocks that held then. */
+const keeps = (clocks: readonly Clock[], atS: number): boolean =>
+  clocks.some((c) => atS > c.fromS - BESIDE_S && atS < c.toS + BESIDE_S && offBeat(c, atS) < ON_BEAT_S);
+
+/**
+ * The clocks of spans at about a rate. Heard for a small part of each own ping only, a rate is not told from one more or less by the boat's
+ * own: of those the one that most dashes keep to is the clock's.
+ */
+function clocksOf(at: Float64Array, spans: readonly Span[], hz: number, pingRate: number): Clock[] {
+  let best: Clock[] = [];
+  let most = 0;
+  const first = Math.ceil((SLOWEST_HZ - hz) / pingRate);
+  for (let k = first; hz + k * pingRate < FASTEST_HZ; k++) {
+    const clocks = spans
+      .map((span) => clockOf(at, span, hz + k * pingRate))
+      .filter((clock) => clock !== null);
+    const count = at.reduce((sum, t) => sum + (keeps(clocks, t) ? 1 : 0), 0);
+    // A faster clock has more beats to come near by chance.
+    const told = count - 2 * ON_BEAT_S * (hz + k * pingRate) * at.length;
+    if (told > most) [best, most] = [clocks, told];
+  }
+  return best;
+}
+
 /** Another sounder in earshot. */
 export interface OtherSounder {
   named: NamedEcho;
@@ -205,9 +230,8 @@ export function findOtherSounders(
     const spans = spansOf(at);
     const hz = rateKept(at, spans, pingRate);
     if (hz === null) break;
-    const clocks = spans.map((span) => clockOf(at, span, hz)).filter((clock) => clock !== null);
-    const onBeat = (atS: number): boolean =>
-      clocks.some((c) => atS > c.fromS - BESIDE_S && atS < c.toS + BESIDE_S && offBeat(c, atS) < ON_BEAT_S);
+    const clocks = clocksOf(at, spans, hz, pingRate);
+    const onBeat = (atS: number): boolean => keeps(clocks, atS);
     const own = left.filter((d) => onBeat(d.atS));
     const its = own.length > 0 ? own : left;
     sounders.push({

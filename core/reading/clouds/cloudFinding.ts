@@ -28,6 +28,9 @@ function straying(edgeM: Float32Array): number {
   return Math.sqrt(sum / Math.max(1, known.length));
 }
 
+/** No shape tells a mood more surely. */
+const SUREST_MOOD = 0.97;
+
 /** Calm or hunted: undisturbed bait keeps a compact ball with an even edge, hunted bait is drawn out and torn. */
 function mood(
   top: Float32Array,
@@ -35,6 +38,7 @@ function mood(
   heightM: number,
   channel: Channel,
   pingsPerM: number,
+  fill: number,
 ): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number; ragged: number } {
   const w = CLOUD_WEIGHTS;
   const heights = Array.from(top, (a, k) => (isGap(a) ? 0 : bottom[k]! - a + channel.sampleStepM)).sort(
@@ -45,10 +49,12 @@ function mood(
   const footprint = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, 1.2));
   const stretched = Math.max(0.3, top.length / pingsPerM - BEAM_ADDS * footprint) / tall;
   const ragged = (straying(top) + straying(bottom)) / 2 / Math.max(heightM, tall);
-  const hunted = logistic(
-    w.perStretch * Math.log(stretched / w.evenStretch) +
-      w.perRagged * Math.log(Math.max(LEAST_RAGGED, ragged) / w.evenRagged),
+  const drawnOut = logistic(w.perStretch * Math.log(stretched / w.evenStretch));
+  const torn = logistic(
+    w.perRagged * Math.log(Math.max(LEAST_RAGGED, ragged) / w.evenRagged) -
+      w.perEmpty * Math.max(0, w.full - fill),
   );
+  const hunted = clamp(1 - (1 - drawnOut) * (1 - torn), 1 - SUREST_MOOD, SUREST_MOOD);
   return {
     mood: hunted > 0.5 ? 'hunted' : 'calm',
     moodProbability: Math.max(hunted, 1 - hunted),
@@ -77,7 +83,7 @@ export function cloudFinding(
   for (let k = 0; k < pings; k++) if (bottom[k]! > deepest) deepest = bottom[k]!;
   const rangeM = top[at]!;
   const heightM = deepest - rangeM;
-  const state = mood(top, bottom, heightM, channel, pingsPerM);
+  const state = mood(top, bottom, heightM, channel, pingsPerM, cloud.fill);
   const w = CLOUD_WEIGHTS;
   const filled = cloud.top.reduce((sum, j) => sum + (j >= 0 ? 1 : 0), 0) / pings;
   return {

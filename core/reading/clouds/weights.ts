@@ -19,12 +19,14 @@ export const CLOUD_WEIGHTS = {
   /** A cloud over more pings than this is rather a layer. */
   layerPings: 400,
   /**
-   * Calm against hunted, fitted by logistic regression on made and painted passes alike (seeds 700 and 800,000 on): so many times
-   * longer than high, and an edge that strays from ping to ping by this share of its height, speak for neither; and what a factor e
-   * more of each says.
+   * Hunted, by either of two: from so many times longer than high, or an edge that strays from ping to ping by this share of its height, it
+   * is as likely as not, and what a factor e more of each says. An outline less full than this is drawn fish by fish, and its edge strays
+   * by that. Fitted on made and painted passes alike (seeds 5,000 on), judged on others.
    */
-  evenStretch: 4,
-  perStretch: 1.9,
-  evenRagged: 0.0223,
-  perRagged: 3.2,
+  evenStretch: 4.4,
+  perStretch: 10,
+  evenRagged: 0.038,
+  perRagged: 5,
+  full: 0.7,
+  perEmpty: 20,
 } as const;

@@ -184,7 +184,9 @@ export function fishFinding(
     (speed < STILL_MPS ? 0 : w.perPulseOff * Math.max(0, offM / pulseM - w.freePulsesOff)) -
     (nearBed ? w.nearBed : 0);
   const reasons: Reason[] = [
-    { name: 'stands-out', db: over },
+    track.nats === undefined
+      ? { name: 'stands-out', db: over }
+      : { name: 'faint', pings: track.pings.length },
     { name: 'followed', pings: track.pings.length, share },
   ];
   if (shape === 'arch') reasons.push({ name: 'rises', riseM: Math.min(before, after) });

@@ -29,6 +29,7 @@ function joined(a: EchoTrack, b: EchoTrack): EchoTrack {
     thickM: order.map((o) => o.from.thickM[o.i]!),
     overDb: order.map((o) => o.from.overDb[o.i]!),
     peakSample: order.map((o) => o.from.peakSample[o.i]!),
+    ...(a.nats !== undefined && b.nats !== undefined ? { nats: a.nats + b.nats } : {}),
   };
 }
 

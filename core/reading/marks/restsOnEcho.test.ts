@@ -1,0 +1,51 @@
+import { seededRandom } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import type { EchoTrack } from './followEchoes';
+import { restsOnEcho } from './restsOnEcho';
+
+const PINGS = 20;
+const SAMPLES = 400;
+const STEP_M = 0.05;
+const PULSE_M = 0.1;
+const PEAK = 200;
+
+/** Pings of noise with a mark at 10 m, and under it echo as loud as told from so many samples on. */
+function water(underDb: number, fromSample: number): Channel {
+  const random = seededRandom(3).fork('noise');
+  const levelDb = Float32Array.from({ length: PINGS * SAMPLES }, (_, at) => {
+    const sample = at % SAMPLES;
+    const level = sample === PEAK ? 40 : sample >= PEAK + fromSample ? underDb : 0;
+    return level + 2 * random.normal();
+  });
+  return {
+    sampleCount: SAMPLES,
+    pingCount: PINGS,
+    sampleStepM: STEP_M,
+    firstRangeM: 0,
+    resolutionM: PULSE_M,
+    levelDb,
+  } as Channel;
+}
+
+const mark = {
+  pings: Array.from({ length: PINGS }, (_, p) => p),
+  peakSample: Array(PINGS).fill(PEAK),
+} as unknown as EchoTrack;
+const bedAt = (rangeM: number): { rangeM: Float32Array; contrastDb: Float32Array } => ({
+  rangeM: new Float32Array(PINGS).fill(rangeM),
+  contrastDb: new Float32Array(PINGS).fill(30),
+});
+
+describe('a mark with no water under it', () => {
+  it('is a speck of a slope or of the top of what stands there', () => {
+    expect(restsOnEcho(mark, water(36, 3), bedAt(14))).toBe(true);
+  });
+  it('is told from a fish over water, over weaker clutter, and over cover with water between', () => {
+    expect(restsOnEcho(mark, water(0, 3), bedAt(14))).toBe(false);
+    expect(restsOnEcho(mark, water(25, 3), bedAt(14))).toBe(false);
+    expect(restsOnEcho(mark, water(40, 12), bedAt(14))).toBe(false);
+  });
+  it('is not told where the bed follows at once', () => {
+    expect(restsOnEcho(mark, water(36, 3), bedAt(10.2))).toBe(false);
+  });
+});
