@@ -39,12 +39,16 @@ import { fitted, joinTracks, type Fitted } from './marks/joinTracks';
 import { outOfSpecks } from './marks/speckle';
 import { showsNoise } from './levels/showsNoise';
 import { faintTracks } from './marks/faintTracks';
-import { STILL_MPS } from '@/core/rig';
+import { STILL_MPS, type Beam } from '@/core/rig';
 import { joinSeam, blocksOf } from './across/seam';
 import { findStructure } from './bed/structure';
 import { surfaceClutterReach } from './artefacts/surfaceClutter';
 import { followEchoes, type EchoTrack } from './marks/followEchoes';
 import { cellsToOne, croppedToBed, workingChannel } from './levels/workingChannel';
+
+/** Pings a fish at a track's range stays in the beam for, when it is passed over its middle. */
+const roomFor = ({ rangeM }: EchoTrack, { alongRad }: Beam, speedMps: number, pingRate: number): number =>
+  ((2 * rangeM[0]! * Math.tan(alongRad / 2)) / speedMps) * pingRate;
 
 /** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
 function longEnough(
@@ -59,8 +63,10 @@ function longEnough(
   if (pings >= USUAL_PINGS) return Math.max(...track.overDb) >= WEAK_DB;
   // Bubbles under the surface are full of pairs.
   if (pings < FEWEST_PINGS || speedMps < STILL_MPS || track.rangeM[0]! < clutterM) return false;
-  const room = ((2 * track.rangeM[0]! * Math.tan(beam.alongRad / 2)) / speedMps) * pingRate;
-  return pings >= Math.floor(room) && Math.max(...track.overDb) >= FEW_STAND_OUT_DB;
+  return (
+    pings >= Math.floor(roomFor(track, beam, speedMps, pingRate)) &&
+    Math.max(...track.overDb) >= FEW_STAND_OUT_DB
+  );
 }
 
 /** What one block of pings gives; pings count from its first. */
@@ -138,7 +144,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
           [...marks, ...noFish].map((f) => f.track),
           clutterM,
         );
-  const faint = faintMarks(channel, tracks, marks, timeS, speed).filter(
+  const faint = faintMarks(channel, tracks, marks, timeS, speed, rate).filter(
     (f) => !keepsTime(f.track, sounders) && notFish(f, channel, speed, rate, sounders.length > 0) === null,
   );
   const fish: FishFinding[] = [];
@@ -175,6 +181,8 @@ function keepsTime({ pings, rangeM, overDb }: EchoTrack, sounders: readonly Othe
 
 /** A mark too faint to be followed must lie on a crossing's curve within so many pulses, rms. */
 const FAINT_OFF_PULSES = 0.8;
+/** And it must last for so large a share of the pings a fish stays in the beam for: what flickers up under a slow boat is none. */
+const FAINT_ROOM = 0.3;
 
 /** Of tracks too faint to be followed those that are marks of their own: on a crossing's curve, and no part of another. */
 function faintMarks(
@@ -183,8 +191,10 @@ function faintMarks(
   marks: readonly Fitted[],
   timeS: Float64Array,
   speed: number,
+  pingRate: number,
 ): Fitted[] {
   const faint = tracks
+    .filter((track) => track.pings.length >= FAINT_ROOM * roomFor(track, channel.beam, speed, pingRate))
     .map((track) => fitted(track, timeS, speed))
     .filter(({ curve }) => curve !== null && curve.offM < FAINT_OFF_PULSES * channel.resolutionM);
   const own = new Set(faint.map((piece) => piece.track));
@@ -263,10 +273,11 @@ export function readChannel(
   }
   const speed = median(Array.from(navigation.speedMps));
   const { lures, rest: besideLures } = findLures(findings, navigation.timeS, speed, clutterM);
-  const rows = speed < STILL_MPS ? [] : findLevelRows(besideLures, measured.pingCount);
+  const rows =
+    speed < STILL_MPS || speed > DRIFTING_MPS ? [] : findLevelRows(besideLures, measured.pingCount);
   const inRow = new Set<Finding>(rows.flatMap((row) => row.marks));
-  const rest = besideLures.filter((f) => !inRow.has(f));
   named.push(...rows.map(rowNamed));
+  const rest = besideLures.filter((f) => !inRow.has(f) && !isOnLine(f, named, measured.pingCount));
   named.push(...findFalseBeds(measured, bed, stretch.pingRate));
   const ring = findRingDown(measured, clutterM);
   if (ring) named.push(ring);
@@ -316,6 +327,22 @@ export function readChannel(
     lures,
     missingLeg: findMissingLeg(rest),
   };
+}
+
+/** Faster than this a lure does not hang under the boat, and what is towed is one line, m/s. */
+const DRIFTING_MPS = 0.8;
+/** A line of own gear through so large a share of a pass owns what else is drawn at its depth, within so much, m: it comes and goes. */
+const LINE_SHARE = 0.25;
+const ON_LINE_M = 0.25;
+
+/** Whether a mark lies where own gear hangs or is towed for much of a pass. */
+function isOnLine(f: Finding, named: readonly NamedEcho[], pingCount: number): boolean {
+  if (f.kind !== 'fish') return false;
+  const lines = named.filter(
+    ({ kind, rangeM }) =>
+      kind === 'own-gear' && f.rangeM > rangeM[0] - ON_LINE_M && f.rangeM < rangeM[1] + ON_LINE_M,
+  );
+  return lines.reduce((sum, { fromPing, toPing }) => sum + toPing - fromPing, 0) > LINE_SHARE * pingCount;
 }
 
 /** A row of pieces of own gear as it is named. */

@@ -23,6 +23,8 @@ const OVER_BED_PULSES = 1.5;
 
 /** A path must gather so much to be a mark, nats: in 2,500 pings of noise alone no path does. */
 const LEAST_NATS = 11;
+/** Where the water about a path stands this far over its range, dB, its speckle is no noise: it stays from ping to ping. */
+const MOST_ABOUT_DB = 1.5;
 /** A ping of a path counts as its echo from this far over the background, dB. */
 const ECHO_DB = 3;
 
@@ -77,10 +79,12 @@ export function faintTracks(
     if (path.some((at) => busy[at] === 1)) continue;
     const track: EchoTrack = { pings: [], rangeM: [], thickM: [], overDb: [], peakSample: [] };
     let nats = 0;
+    let aboutDb = 0;
     for (const at of path.reverse()) {
       const p = Math.floor(at / row);
       const cell = at - p * row;
       const around = localBackgroundDb(cells, half, p, cell);
+      aboutDb += around / path.length;
       nats += oddsAt(odds, cells.mostDb[at]! - around) - PING_COST;
       const sample = strongestOf(channel, p, cell);
       const over = overAt(excess, p, sample) - around;
@@ -93,7 +97,8 @@ export function faintTracks(
       track.peakSample.push(peak.sample);
     }
     for (const at of path) busy.fill(1, at - ROOM_CELLS, at + ROOM_CELLS + 1);
-    if (nats >= LEAST_NATS && track.pings.length >= USUAL_PINGS) out.push({ ...track, nats });
+    if (aboutDb < MOST_ABOUT_DB && nats >= LEAST_NATS && track.pings.length >= USUAL_PINGS)
+      out.push({ ...track, nats });
   }
   return out;
 }

@@ -9,12 +9,13 @@ const STEP_M = 0.05;
 const PULSE_M = 0.1;
 const PEAK = 200;
 
-/** Pings of noise with a mark at 10 m, and under it echo as loud as told from so many samples on. */
-function water(underDb: number, fromSample: number): Channel {
+/** Pings of noise with a mark at 10 m, and under it echo as loud as told from so many samples on, and to so many. */
+function water(underDb: number, fromSample: number, toSample = SAMPLES): Channel {
   const random = seededRandom(3).fork('noise');
   const levelDb = Float32Array.from({ length: PINGS * SAMPLES }, (_, at) => {
     const sample = at % SAMPLES;
-    const level = sample === PEAK ? 40 : sample >= PEAK + fromSample ? underDb : 0;
+    const level =
+      sample === PEAK ? 40 : sample >= PEAK + fromSample && sample < PEAK + toSample ? underDb : 0;
     return level + 2 * random.normal();
   });
   return {
@@ -39,10 +40,12 @@ const bedAt = (rangeM: number): { rangeM: Float32Array; contrastDb: Float32Array
 describe('a mark with no water under it', () => {
   it('is a speck of a slope or of the top of what stands there', () => {
     expect(restsOnEcho(mark, water(36, 3), bedAt(14))).toBe(true);
+    // Branches weaker than the topmost, all the way down.
+    expect(restsOnEcho(mark, water(25, 3), bedAt(14))).toBe(true);
   });
   it('is told from a fish over water, over weaker clutter, and over cover with water between', () => {
     expect(restsOnEcho(mark, water(0, 3), bedAt(14))).toBe(false);
-    expect(restsOnEcho(mark, water(25, 3), bedAt(14))).toBe(false);
+    expect(restsOnEcho(mark, water(25, 3, 40), bedAt(14))).toBe(false);
     expect(restsOnEcho(mark, water(40, 12), bedAt(14))).toBe(false);
   });
   it('is not told where the bed follows at once', () => {
