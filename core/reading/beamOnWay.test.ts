@@ -12,8 +12,8 @@ const goingEast = (bowRad: number): Navigation => {
   const none = of(() => 0);
   return {
     timeS: Float64Array.from({ length: 60 }, (_, p) => p),
-    eastM: of((p) => 0.5 * p),
-    northM: none,
+    eastM: Float64Array.from({ length: 60 }, (_, p) => 0.5 * p),
+    northM: new Float64Array(60),
     speedMps: of(() => 0.5),
     headingRad: of(() => bowRad),
     pitchRad: none,
