@@ -85,7 +85,8 @@ function amongBait({ scene, track, face }: MadePass, mark: FishFinding): boolean
   });
 }
 
-function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number): void {
+/** What was found of the fish of a pass, and what was found that is none. */
+export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number): void {
   const { scene, track, face, recording, rig } = pass;
   const channel = recording.channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
