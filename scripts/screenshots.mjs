@@ -172,6 +172,8 @@ async function deckShots(page, base, size) {
   await turn(/Night/);
   await page.screenshot({ path: `${OUT}/deck-find-phone.png` });
   await turn(/Day/);
+  // The choice is kept a moment after it is made.
+  await page.waitForTimeout(1500);
 }
 
 /**

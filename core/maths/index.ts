@@ -10,6 +10,7 @@ export { strongestLogMean, strongestMean, strongestQuantile } from './strongestO
 export { powersToDb } from './powersToDb';
 export { powerOf } from './powerOf';
 export { fingerprintOf } from './textHash';
+export { poissonBelow } from './poissonBelow';
 export { poissonInterval } from './poissonInterval';
 export { wilson } from './wilson';
 export { crc32 } from './crc32';

@@ -28,7 +28,10 @@ function offTheWay({ eastM, northM, headingRad }: Navigation): number {
 const widthAt = ({ alongRad, athwartRad }: Beam, turnRad: number): number =>
   1 / Math.hypot(Math.cos(turnRad) / alongRad, Math.sin(turnRad) / athwartRad);
 
-/** A beam as it goes over the ground: its width along the way is not that fore and aft when the boat drifts abeam. */
+/**
+ * A beam as it goes over the ground: its width along the way is not that fore and aft when the boat drifts abeam. By the middle of how far
+ * the bow pointed off the course; the same beam where that is little, or the boat kept still, or carried no compass. Widths in rad.
+ */
 export function beamOnWay(beam: Beam, navigation: Navigation, speedMps: number): Beam {
   if (beam.alongRad === beam.athwartRad || speedMps < STILL_MPS) return beam;
   const turn = offTheWay(navigation);

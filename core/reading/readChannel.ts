@@ -1,7 +1,7 @@
 import { median } from '@/core/maths';
 import { withoutGain, type Channel, type Navigation, type Stretch } from '@/core/recording';
 import { findFalseBeds, findRingDown, takeOffBars } from './artefacts/artefacts';
-import { findOtherSounders, type OtherSounder } from './artefacts/otherSounder';
+import { findOtherSounders, keepsTime } from './artefacts/otherSounder';
 import { excessOf } from './levels/background';
 import { trackBed } from './bed/trackBed';
 import { bedShape } from './bed/bedShape';
@@ -20,8 +20,8 @@ import type { Reading } from './reading';
 import { fishFinding } from './marks/fishFinding';
 import { bedHardness } from './bed/hardness';
 import { findLayers } from './artefacts/layers';
-import { findLevelRows, type LevelRow } from './marks/levelRow';
-import { findLures } from './marks/lure';
+import { isOnLine, rowNamed, rowsAtDepth } from './marks/rowAtDepth';
+import { FASTEST_LURE_MPS, findLures } from './marks/lure';
 import {
   FEW_STAND_OUT_DB,
   FEWEST_PINGS,
@@ -167,18 +167,6 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   return { bed, clutterM, named: apart, findings };
 }
 
-/** What a track draws as loudly as this under its loudest ping is its own, dB: the rest may be noise beside a dash. */
-const AS_LOUD_DB = 6;
-
-/** Whether all that is loud in a track arrives with other sounders' beats. */
-function keepsTime({ pings, rangeM, overDb }: EchoTrack, sounders: readonly OtherSounder[]): boolean {
-  if (sounders.length === 0) return false;
-  const loudest = Math.max(...overDb);
-  return pings.every(
-    (ping, i) => overDb[i]! < loudest - AS_LOUD_DB || sounders.some((its) => its.beats(ping, rangeM[i]!)),
-  );
-}
-
 /** A mark too faint to be followed must lie on a crossing's curve within so many pulses, rms. */
 const FAINT_OFF_PULSES = 0.8;
 /** And it must last for so large a share of the pings a fish stays in the beam for: what flickers up under a slow boat is none. */
@@ -273,11 +261,14 @@ export function readChannel(
   }
   const speed = median(Array.from(navigation.speedMps));
   const { lures, rest: besideLures } = findLures(findings, navigation.timeS, speed, clutterM);
+  // Under a faster boat no lure hangs, and what is towed is one line.
   const rows =
-    speed < STILL_MPS || speed > DRIFTING_MPS ? [] : findLevelRows(besideLures, measured.pingCount);
-  const inRow = new Set<Finding>(rows.flatMap((row) => row.marks));
+    speed < STILL_MPS || speed > FASTEST_LURE_MPS ? [] : rowsAtDepth(besideLures, measured.pingCount);
   named.push(...rows.map(rowNamed));
-  const rest = besideLures.filter((f) => !inRow.has(f) && !isOnLine(f, named, measured.pingCount));
+  const inRow = new Set<Finding>(rows.flat());
+  const rest = besideLures.filter(
+    (f) => !inRow.has(f) && !(f.kind === 'fish' && isOnLine(f, named, measured.pingCount)),
+  );
   named.push(...findFalseBeds(measured, bed, stretch.pingRate));
   const ring = findRingDown(measured, clutterM);
   if (ring) named.push(ring);
@@ -328,32 +319,6 @@ export function readChannel(
     missingLeg: findMissingLeg(rest),
   };
 }
-
-/** Faster than this a lure does not hang under the boat, and what is towed is one line, m/s. */
-const DRIFTING_MPS = 0.8;
-/** A line of own gear through so large a share of a pass owns what else is drawn at its depth, within so much, m: it comes and goes. */
-const LINE_SHARE = 0.25;
-const ON_LINE_M = 0.25;
-
-/** Whether a mark lies where own gear hangs or is towed for much of a pass. */
-function isOnLine(f: Finding, named: readonly NamedEcho[], pingCount: number): boolean {
-  if (f.kind !== 'fish') return false;
-  const lines = named.filter(
-    ({ kind, rangeM }) =>
-      kind === 'own-gear' && f.rangeM > rangeM[0] - ON_LINE_M && f.rangeM < rangeM[1] + ON_LINE_M,
-  );
-  return lines.reduce((sum, { fromPing, toPing }) => sum + toPing - fromPing, 0) > LINE_SHARE * pingCount;
-}
-
-/** A row of pieces of own gear as it is named. */
-const rowNamed = ({ kind, marks, rangeM }: LevelRow): NamedEcho => ({
-  kind,
-  fromPing: Math.min(...marks.map((f) => f.fromPing)),
-  toPing: Math.max(...marks.map((f) => f.toPing)),
-  rangeM,
-  steadyDb: 0,
-  slantM: 0,
-});
 
 /** Findings in the order they were met, numbered by it. */
 function numbered(findings: Finding[]): Finding[] {

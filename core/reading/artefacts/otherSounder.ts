@@ -1,6 +1,7 @@
-import { lineFit } from '@/core/maths';
+import { lineFit, poissonBelow } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { CELL, type Cells } from '../levels/cells';
+import type { EchoTrack } from '../marks/followEchoes';
 import type { NamedEcho } from './notFish';
 
 /** A dash stands this far over the water in its ping, and under this in the pings before and after, dB. */
@@ -66,14 +67,8 @@ function dashesOf(channel: Channel, { cells, used, mostDb }: Cells, timeS: Float
  * so their sum is a gamma variable.
  */
 function leastSum(spans: number, chance: number): number {
-  const tail = (s: number): number => {
-    let term = Math.exp(-s);
-    let sum = term;
-    for (let k = 1; k < spans; k++) sum += term *= s / k;
-    return sum;
-  };
   let s = 1;
-  while (tail(s) > chance) s += 0.25;
+  while (poissonBelow(spans, s) > chance) s += 0.25;
   return s;
 }
 
@@ -196,7 +191,7 @@ function clocksOf(at: Float64Array, spans: readonly Span[], hz: number, pingRate
   return best;
 }
 
-/** Another sounder in earshot. */
+/** Another sounder in earshot, and when it is heard; pings count as in the channel it was found in. */
 export interface OtherSounder {
   named: NamedEcho;
   /** Whether what a ping draws at a range arrives with its beat. */
@@ -208,7 +203,8 @@ const MOST_SOUNDERS = 3;
 
 /**
  * Other sounders in earshot: dashes of one ping each whose arrival, to the millisecond, keeps the time of a clock that is not the
- * boat's own. Fading and drifting do not hide it; its slant may be too steep for any line to be followed.
+ * boat's own (Rayleigh 1919; the beats by a least-squares line). Fading and drifting do not hide it; its slant may be too steep for any line
+ * to be followed. @param timeS when each ping went out, s @param pingRate the boat's own, a second, over 0
  */
 export function findOtherSounders(
   channel: Channel,
@@ -249,4 +245,16 @@ export function findOtherSounders(
     left = left.filter((d) => !onBeat(d.atS));
   }
   return sounders;
+}
+
+/** What a track draws as loudly as this under its loudest ping is its own, dB: the rest may be noise beside a dash. */
+const AS_LOUD_DB = 6;
+
+/** Whether all that is loud in a track arrives with other sounders' beats: then it is theirs. */
+export function keepsTime({ pings, rangeM, overDb }: EchoTrack, sounders: readonly OtherSounder[]): boolean {
+  if (sounders.length === 0) return false;
+  const loudest = Math.max(...overDb);
+  return pings.every(
+    (ping, i) => overDb[i]! < loudest - AS_LOUD_DB || sounders.some((its) => its.beats(ping, rangeM[i]!)),
+  );
 }

@@ -41,7 +41,7 @@ const tables = new Map<string, Float32Array>();
 
 /**
  * What a level speaks for an echo, nats by eighths of a dB over the background from the least on: the likelihood ratio of a steady echo in
- * noise (Rice) against noise alone (exponential in power), averaged over a few strengths, for the strongest of k samples of which the echo
+ * noise (Rice 1945) against noise alone (exponential in power), averaged over a few strengths, for the strongest of k samples of which the echo
  * fills one. @param cellsToOne of how many cells with noise of their own each sample is the strongest @param samples that are compared
  */
 export function echoOdds(cellsToOne: number, samples: number): Float32Array {
@@ -76,7 +76,7 @@ export function echoOdds(cellsToOne: number, samples: number): Float32Array {
 }
 
 /** Place of a level in the table; may lie outside of it. */
-export const placeInOdds = (overDb: number): number => ((overDb - LEAST_DB) * PER_DB + 0.5) | 0;
+const placeInOdds = (overDb: number): number => ((overDb - LEAST_DB) * PER_DB + 0.5) | 0;
 
 /** Nats a level speaks for an echo. */
 export function oddsAt(nats: Float32Array, overDb: number): number {

@@ -16,7 +16,7 @@ export interface LureTrack {
 }
 
 /** Faster over the ground than this a lure does not stay in the beam, m/s. */
-const FASTEST_MPS = 0.6;
+export const FASTEST_LURE_MPS = 0.6;
 /** A lure sinks by at least this far, at one of these speeds, m and m/s, or hangs for this long at one depth, s. */
 const LEAST_SINK_M = 1.5;
 const SINK_MPS = [0.15, 2.5] as const;
@@ -80,7 +80,7 @@ export function findLures(
   speedMps: number,
   clutterM: number,
 ): { lures: LureTrack[]; rest: Finding[] } {
-  if (speedMps > FASTEST_MPS) return { lures: [], rest: [...findings] };
+  if (speedMps > FASTEST_LURE_MPS) return { lures: [], rest: [...findings] };
   const marks = findings.filter((f): f is FishFinding => f.kind === 'fish');
   const started = marks.filter((f) => sinksFromTop(f, timeS, clutterM));
   const own = new Set<Finding>(started);
