@@ -32,13 +32,15 @@ const add = (name, ok, file, counts) => {
   if (!ok && bad === 0) count(`${name} ended badly`, false);
 };
 
-// Each keeps one core busy: linting goes beside building and the types.
+// Each keeps one core busy: what needs nothing built goes beside the build and the types of the app.
 const linted = runBeside('npm', ['run', '--silent', 'lint']);
+const typedBelow = linted.then(() => runBeside('npm', ['run', '--silent', 'types:below']));
 // Expo writes the types of the routes and assets; a fresh clone has none yet.
 const built = await runBeside('node', ['scripts/build.mjs']);
 count('build', built);
-count('types', await runBeside('npm', ['run', '--silent', 'types']));
+count('types of the app', await runBeside('npm', ['run', '--silent', 'types:app']));
 count('lint', await linted);
+count('types below the app', await typedBelow);
 /** @type {[project: string, nodeOptions: string][]} */
 const PROJECTS = [
   // The recordings' library comes as a native module, which Jest loads only with this.
