@@ -47,6 +47,7 @@ let tried = 0;
 let near = 0;
 let found = 0;
 let showing = 0;
+let [walked, inBest] = [0, 0];
 let most = 0;
 const times: number[] = [];
 for (const water of waters()) {
@@ -59,6 +60,8 @@ for (const water of waters()) {
   times.push(nextMoveMs);
   if (solved.every((s) => s.score >= NEAR * best && s.moves <= MOST)) near++;
   // Of less than one fish there is no share to speak of.
+  walked += solved.reduce((sum, s) => sum + s.found, 0);
+  inBest += solved.length * bestFound;
   if (bestFound >= 1) {
     showing++;
     if (solved.every((s) => s.found >= FOUND * bestFound)) found++;
@@ -77,5 +80,5 @@ for (const water of waters()) {
 }
 times.sort((a, b) => a - b);
 console.log(
-  `tuned from three bad settings, ${tried} waters, seeds from ${seed}: ${near} come to ${NEAR} of the grid's best score from all three, ${found} of ${showing} with a fish to show have ${FOUND} of those of its best picture; ${most} moves at most; next move ${times[times.length >> 1]?.toFixed(0)} ms at the median, ${times.at(-1)?.toFixed(0)} ms at most`,
+  `tuned from three bad settings, ${tried} waters, seeds from ${seed}: ${near} come to ${NEAR} of the grid's best score from all three, the fish that are truly there to be picked out come to ${(walked / inBest).toFixed(2)} of those in its best pictures, and on ${found} of ${showing} waters with a fish to show to ${FOUND} from each of the three; ${most} moves at most; next move ${times[times.length >> 1]?.toFixed(0)} ms at the median, ${times.at(-1)?.toFixed(0)} ms at most`,
 );

@@ -133,7 +133,12 @@ function print(group: string, t: Tally): void {
     `        nearest range within 0.1 m ${share(t, 'nearest range')}, true depth in its interval ${share(t, 'depth')}`,
   );
   console.log(
-    `        shape ${share(t, 'shape')}, length in its spread ${share(t, 'length')}, median factor ${quantile(factors, 0.5).toFixed(2)}, read over true ${[0.1, 0.5, 0.9].map((q) => quantile(ratios, q).toFixed(2)).join(' ')}`,
+    `        shape ${share(t, 'shape')}, length in its spread ${share(t, 'length')}, stated to a factor of ${quantile(factors, 0.5).toFixed(2)}, off by one of ${quantile(
+      ratios.map((x) => Math.max(x, 1 / x)),
+      0.5,
+    ).toFixed(
+      2,
+    )} (medians), mean ${(ratios.reduce((a, b) => a + b, 0) / ratios.length).toFixed(2)} of true, read over true ${[0.1, 0.5, 0.9].map((q) => quantile(ratios, q).toFixed(2)).join(' ')}`,
   );
   if (t.counts['clouds found'])
     console.log(

@@ -55,7 +55,8 @@ function spreadFish(
     const floor = depth(x);
     const z = 1.8 + (0.9 * floor - 2.3) * random.uniform();
     const size = {
-      lengthM: random.between(0.15, 0.8),
+      // 8 to 80 cm, small ones as often as large ones.
+      lengthM: 0.08 * Math.pow(10, random.uniform()),
       bladder: random.uniform() < 0.7 ? ('closed' as const) : ('open' as const),
     };
     const place = [x, 0.16 * z * random.between(-1, 1), z] as const;

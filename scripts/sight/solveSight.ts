@@ -66,7 +66,8 @@ export function solvedAgainstGrid(
   const nowS = LOOKED_AT * durationOf(recording);
   const pass = { recording, findings: reading.findings, screen, nowS, purpose, view, bandM };
   const over = { slice, deepestBedM: deepestOfBed(reading.bed.rangeM) };
-  const judge = pictureJudge(pass);
+  const desk = newDesk();
+  const judge = pictureJudge({ ...pass, desk });
   let best = 0;
   let bestSettings = base;
   for (const colourSpreadDb of grid.spreads)
@@ -77,7 +78,6 @@ export function solvedAgainstGrid(
         if (score > best) [best, bestSettings] = [score, settings];
       }
   const places = fishPlaces(request.scene, request.track, request.rig, face, stretch);
-  const desk = newDesk();
   const trulyFound = (settings: Settings): number => {
     const picture = drawPicture(recording, settings, screen, nowS, desk);
     const { marks } = see(picture, settings.palette, settings.bedRamp, places(picture), view);
@@ -95,8 +95,10 @@ export function solvedAgainstGrid(
         found: trulyFound(settings),
       };
     });
+  // The app's worker keeps the bed the unit finds, and nothing else, from one question about a pass to the next.
+  const asked = { ...pass, desk: { ...newDesk(), beds: desk.beds } };
   const begun = now();
-  nextMove(pass, base, over);
+  nextMove(asked, base, over);
   return {
     fish: judge(base).fish,
     best,

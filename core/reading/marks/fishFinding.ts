@@ -49,7 +49,7 @@ function shapeOf(f: Fitted, channel: Channel, speed: number, nearest: number, ap
 /** Standard deviation of a fish's strength from not knowing its kind of swim bladder, dB. */
 const KIND_SPREAD_DB = 2;
 /** The stated lengths reach so many standard deviations to either side; the parts are on the wide side, so this holds 85 of 100. */
-const SIZE_SIGMAS = 1.1;
+const SIZE_SIGMAS = 1.15;
 
 /** Seconds a mark must last for that. */
 const LEAST_RISE_S = 4;
@@ -93,9 +93,9 @@ function nearlyAbove(levels: readonly number[], sinAlong: readonly number[]): [n
   return [kept.map((i) => levels[i]!), kept.map((i) => sinAlong[i]!)];
 }
 
-/** Length of a fish that anglers look for, m, and how far such fish spread about its strength, dB (a factor of two in length). */
-const USUAL_LENGTH_M = 0.35;
-const USUAL_SPREAD_DB = 6;
+/** Length in the middle of those a mark may have, m, and how far they spread about its strength, dB: 10 to 65 cm is a standard deviation. */
+const USUAL_LENGTH_M = 0.25;
+const USUAL_SPREAD_DB = 8;
 /** Three fish in ten have an open bladder: so much under a closed one is the mean kind, dB. */
 const MEAN_KIND_DB = -1.4;
 /** Of what a fish seen square from above stands over its mean, the share seen so close to the vertical. */
