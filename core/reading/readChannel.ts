@@ -1,6 +1,7 @@
 import { median } from '@/core/maths';
 import { withoutGain, type Channel, type Navigation, type Stretch } from '@/core/recording';
-import { findFalseBeds, findRingDown, takeOffBars } from './artefacts/artefacts';
+import { findRingDown, takeOffBars } from './artefacts/artefacts';
+import { findFalseBeds, isOnFalseBed } from './artefacts/falseBeds';
 import { findOtherSounders, keepsTime } from './artefacts/otherSounder';
 import { excessOf } from './levels/background';
 import { trackBed } from './bed/trackBed';
@@ -34,7 +35,8 @@ import { restsOnEcho } from './marks/restsOnEcho';
 import { beamOnWay } from './beamOnWay';
 import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
-import { blankOnBed, findOnBed } from './cover/onBed';
+import { blankOnBed, findOnBed, type OnBedOutline } from './cover/onBed';
+import { piecesOfCover } from './cover/piecesOfCover';
 import { fitted, joinTracks, type Fitted } from './marks/joinTracks';
 import { outOfSpecks } from './marks/speckle';
 import { showsNoise } from './levels/showsNoise';
@@ -89,6 +91,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const named = takeOffBars(channel, bed, excess);
   const clutterM = surfaceClutterReach(channel, bed);
   const cover: CoverFinding[] = [];
+  const branched: OnBedOutline[] = [];
   for (const outline of findOnBed(channel, bed, excess, pingsPerM)) {
     const { finding, real } = coverFinding(outline, channel, stretch, bed);
     if (real < LEAST_CONFIDENCE) continue;
@@ -96,6 +99,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     if (finding.confidence >= LEAST_CLASS_CONFIDENCE) cover.push(finding);
     // What stands on the bed is neither bait nor fish.
     blankOnBed(channel, bed, excess, outline);
+    if (finding.cover !== 'boulder') branched.push(outline);
   }
   const cells = cellsOf(channel, bed, excess);
   const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, speed, pingsPerM);
@@ -130,7 +134,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       if (name) noFish.push(piece);
       return name === null;
     });
-  const marks = joinTracks(pieces, timeS, speed, channel).filter(
+  const standing = joinTracks(pieces, timeS, speed, channel).filter(
     ({ track }) => longEnough(track, channel, speed, rate, clutterM) && !restsOnEcho(track, channel, bed),
   );
   // A still boat draws no curve that would tell what is faint from noise.
@@ -141,14 +145,21 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
           channel,
           bed,
           sought,
-          [...marks, ...noFish].map((f) => f.track),
+          [...standing, ...noFish].map((f) => f.track),
           clutterM,
         );
-  const faint = faintMarks(channel, tracks, marks, timeS, speed, rate).filter(
+  const faint = faintMarks(channel, tracks, standing, timeS, speed, rate).filter(
     (f) => !keepsTime(f.track, sounders) && notFish(f, channel, speed, rate, sounders.length > 0) === null,
   );
+  const marks = [...standing, ...faint];
+  const branches = piecesOfCover(
+    marks.map((f) => f.track),
+    branched,
+    channel,
+    pingsPerM,
+  );
   const fish: FishFinding[] = [];
-  for (const mark of [...marks, ...faint]) {
+  for (const mark of marks.filter(({ track }) => !branches.has(track))) {
     const finding = fishFinding(mark, 0, channel, bed, speed);
     const crowded = doubtful.some((cloud) => liesIn(finding, cloud));
     if (finding.confidence < (crowded ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
@@ -260,7 +271,14 @@ export function readChannel(
       );
   }
   const speed = median(Array.from(navigation.speedMps));
-  const { lures, rest: besideLures } = findLures(findings, navigation.timeS, speed, clutterM);
+  const falseBeds = findFalseBeds(measured, bed, stretch.pingRate);
+  named.push(...falseBeds.map((late) => late.named));
+  const { lures, rest: besideLures } = findLures(
+    findings.filter((f) => !isOnFalseBed(f, falseBeds)),
+    navigation.timeS,
+    speed,
+    clutterM,
+  );
   // Under a faster boat no lure hangs, and what is towed is one line.
   const rows =
     speed < STILL_MPS || speed > FASTEST_LURE_MPS ? [] : rowsAtDepth(besideLures, measured.pingCount);
@@ -269,12 +287,14 @@ export function readChannel(
   const rest = besideLures.filter(
     (f) => !inRow.has(f) && !(f.kind === 'fish' && isOnLine(f, named, measured.pingCount)),
   );
-  named.push(...findFalseBeds(measured, bed, stretch.pingRate));
   const ring = findRingDown(measured, clutterM);
   if (ring) named.push(ring);
-  const falseBeds = named.filter((e) => e.kind === 'false-bed');
   const layers = findLayers(measured, bed).filter((layer) => {
-    if (falseBeds.some((f) => layer.topM < f.rangeM[1] + 0.5 && layer.bottomM > f.rangeM[0] - 0.5))
+    if (
+      falseBeds.some(
+        ({ named: { rangeM } }) => layer.topM < rangeM[1] + 0.5 && layer.bottomM > rangeM[0] - 0.5,
+      )
+    )
       return false;
     const line = towedLine(layer, measured.pingCount, speed);
     if (line) named.push(line);

@@ -1,6 +1,5 @@
 import { isGap, median, selectInPlace } from '@/core/maths';
 import type { Channel } from '@/core/recording';
-import { BED_ECHOES, lateRange, pingPeriodM } from '@/core/rig';
 import { overAt, type Excess } from '../levels/background';
 import type { BedLine } from '../bed/bedLine';
 import type { NamedEcho } from './notFish';
@@ -52,64 +51,6 @@ export function takeOffBars(channel: Channel, bed: BedLine, excess: Excess): Nam
     });
     p = to;
   }
-  return out;
-}
-
-/** Ping periods tried, and how far over the water to either side a false bed must stand, dB, in this share of pings. */
-const MOST_PERIODS = 3;
-const FALSE_BED_DB = 4;
-const FALSE_BED_SHARE = 0.6;
-/** Water to either side it is held against, m. */
-const BESIDE_M = [0.8, 2] as const;
-const LEAST_LOOKS = 24;
-
-/**
- * Names false beds: echoes of the bed (first, second, third) that come so late that they fall into a later ping, at
- * m·bed − n·c/2f. Looked for only where geometry puts them.
- */
-export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number): NamedEcho[] {
-  const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, levelDb } = channel;
-  const period = pingPeriodM(pingRate, channel.soundSpeedMps);
-  const mean = (p: number, fromM: number, toM: number): number => {
-    const a = Math.max(0, Math.round((fromM - firstRangeM) / step));
-    const b = Math.min(n - 1, Math.round((toM - firstRangeM) / step));
-    let sum = 0;
-    for (let j = a; j <= b; j++) sum += levelDb[p * n + j]!;
-    return b >= a ? sum / (b - a + 1) : NaN;
-  };
-  const out: NamedEcho[] = [];
-  const stride = Math.max(1, Math.floor(pingCount / 400));
-  for (let m = 1; m <= BED_ECHOES; m++)
-    for (let k = 1; k <= MOST_PERIODS; k++) {
-      let looked = 0;
-      let shown = 0;
-      let low = Infinity;
-      let high = -Infinity;
-      for (let p = k; p < pingCount; p += stride) {
-        // The echo belongs to the ping sent k before.
-        const sent = bed.rangeM[p - k]!;
-        const at = lateRange(m * sent, k, period);
-        if (!(at > 1.5 && at + BESIDE_M[1] < bed.rangeM[p]! - 0.5)) continue;
-        looked++;
-        const here = mean(p, at, at + 0.5);
-        const above = mean(p, at - BESIDE_M[1], at - BESIDE_M[0]);
-        const below = mean(p, at + BESIDE_M[0], at + BESIDE_M[1]);
-        if (here - above > FALSE_BED_DB && here > below) {
-          shown++;
-          low = Math.min(low, at);
-          high = Math.max(high, at);
-        }
-      }
-      if (looked >= LEAST_LOOKS && shown / looked >= FALSE_BED_SHARE)
-        out.push({
-          kind: 'false-bed',
-          fromPing: 0,
-          toPing: pingCount - 1,
-          rangeM: [low, high],
-          steadyDb: 0,
-          slantM: 0,
-        });
-    }
   return out;
 }
 

@@ -3,6 +3,7 @@ import type { Channel } from '@/core/recording';
 import { overAt, type Excess } from '../levels/background';
 import type { BedLine } from '../bed/bedLine';
 import { medianOfFive } from '../levels/medianOfFive';
+import { strengthAt } from '../marks/strengthAt';
 
 /** A sample counts when it stands this far over the water, dB: noise does so once in five hundred. */
 const ON_BED_DB = 8;
@@ -45,6 +46,9 @@ export interface OnBedOutline {
   meanUnderPeakDb: number;
   /** Level over the water around it, dB. */
   overDb: number;
+  /** Nearest range of it, m, and how strong its loudest parts are (of nine tenths of its pings the loudest is weaker), dB as of a mark. */
+  nearestM: number;
+  strongDb: number;
 }
 
 /** The bed is taken to run level under what is narrower than this and the beam's footprint together, m. */
@@ -181,6 +185,8 @@ function measured(
   const underBed: number[] = [];
   const underPeak: number[] = [];
   const overs: number[] = [];
+  const strong: number[] = [];
+  let nearestM = Infinity;
   for (let p = from; p <= to; p++) {
     const h = height[p]!;
     mean += Math.max(0, h) / heightM.length;
@@ -189,6 +195,7 @@ function measured(
     solid += Math.max(0, under - bed.rangeM[p]!) / heightM.length;
     const foot = Math.floor((under - firstRangeM) / step);
     const top = Math.max(0, Math.floor((under - h - firstRangeM) / step));
+    nearestM = Math.min(nearestM, under - h);
     const edge = Math.floor((bed.rangeM[p]! - firstRangeM) / step);
     let bedPeak = -Infinity;
     for (let j = edge; j < Math.min(n, foot + reach); j++) bedPeak = Math.max(bedPeak, levelDb[p * n + j]!);
@@ -197,6 +204,7 @@ function measured(
     standing += foot - edge;
     let peak = -Infinity;
     let peakOver = 0;
+    let strongest = -Infinity;
     let sum = 0;
     let count = 0;
     for (let j = top; j <= edge - clear; j++) {
@@ -204,6 +212,7 @@ function measured(
       inside++;
       count++;
       sum += x;
+      strongest = Math.max(strongest, strengthAt(channel, p, j));
       if (overAt(excess, p, j) >= ON_BED_DB) standing++;
       if (x > peak) {
         peak = x;
@@ -211,6 +220,7 @@ function measured(
       }
     }
     if (count < 2) continue;
+    strong.push(strongest);
     underBed.push(bedPeak - peak);
     underPeak.push(peak - sum / count);
     overs.push(peakOver);
@@ -230,6 +240,8 @@ function measured(
     underBedDb: underBed.length ? median(underBed) : 0,
     meanUnderPeakDb: underPeak.length ? median(underPeak) : 0,
     overDb: overs.length ? median(overs) : 0,
+    nearestM,
+    strongDb: strong.sort((a, b) => a - b)[Math.floor(0.9 * (strong.length - 1))] ?? -Infinity,
   };
 }
 

@@ -7,6 +7,7 @@ import { gapTo, type BedLine } from '../bed/bedLine';
 import { LONG_PINGS, markEvidence, shapeOfLegs } from './markRules';
 import type { Fitted } from './joinTracks';
 import { beamStrength } from './beamStrength';
+import { strengthAt } from './strengthAt';
 import { MARK_WEIGHTS } from './weights';
 import { STILL_MPS } from '@/core/rig';
 
@@ -142,16 +143,7 @@ export function fishFinding(
   const shape = shapeOf(f, channel, speed, rangeM, timeS);
   const { before, after } = legs(f, rangeM, timeS);
 
-  const strengths = track.peakSample.map((j, i) => {
-    const range = Math.max(pulseM, channel.firstRangeM + j * channel.sampleStepM);
-    const level = channel.levelDb[track.pings[i]! * channel.sampleCount + j]!;
-    return channel.calibration
-      ? level +
-          40 * Math.log10(range) +
-          2 * channel.calibration.absorptionDbPerM * range -
-          channel.calibration.sourceLevelDb
-      : level + 40 * Math.log10(range);
-  });
+  const strengths = track.peakSample.map((j, i) => strengthAt(channel, track.pings[i]!, j));
   const sinAlong = f.times.map((t, i) =>
     Math.min(0.95, (Math.abs(t - timeS) * (f.curve?.speedMps ?? speed)) / Math.max(pulseM, track.rangeM[i]!)),
   );

@@ -1,0 +1,107 @@
+import { isGap } from '@/core/maths';
+import type { Channel } from '@/core/recording';
+import { BED_ECHOES, lateRange, pingPeriodM } from '@/core/rig';
+import type { BedLine } from '../bed/bedLine';
+import type { Finding } from '../finding';
+import type { NamedEcho } from './notFish';
+
+/** Ping periods tried, and how far over the water to either side a false bed must stand, dB, in this share of looks at some pings. */
+const MOST_PERIODS = 3;
+const FALSE_BED_DB = 2.5;
+const FALSE_BED_SHARE = 0.6;
+/** Pings a look takes together: of one alone noise says too much. */
+const LOOK_PINGS = 5;
+/** Water it is looked for in from where it begins, and to either side, what it is held against, m. */
+const THICK_M = 0.5;
+const BESIDE_M = [0.8, 2] as const;
+const LEAST_LOOKS = 5;
+
+/** An echo of the bed that falls into a later ping: where it lies, ping by ping (NaN where the bed is lost), and its name. */
+export interface FalseBed {
+  rangeM: Float32Array;
+  named: NamedEcho;
+}
+
+/**
+ * Finds false beds: echoes of the bed (first, second, third) that come so late that they fall into a later ping, at
+ * m·bed − n·c/2f. Looked for only where geometry puts them.
+ */
+export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number): FalseBed[] {
+  const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, levelDb } = channel;
+  const period = pingPeriodM(pingRate, channel.soundSpeedMps);
+  const mean = (p: number, fromM: number, toM: number): number => {
+    const a = Math.max(0, Math.round((fromM - firstRangeM) / step));
+    const b = Math.min(n - 1, Math.round((toM - firstRangeM) / step));
+    let sum = 0;
+    for (let j = a; j <= b; j++) sum += levelDb[p * n + j]!;
+    return b >= a ? sum / (b - a + 1) : NaN;
+  };
+  const out: FalseBed[] = [];
+  const stride = Math.max(1, Math.floor(pingCount / 400));
+  for (let m = 1; m <= BED_ECHOES; m++)
+    for (let k = 1; k <= MOST_PERIODS; k++) {
+      // The echo belongs to the ping sent k before.
+      const atPing = (p: number): number => (p < k ? NaN : lateRange(m * bed.rangeM[p - k]!, k, period));
+      let looked = 0;
+      let shown = 0;
+      let low = Infinity;
+      let high = -Infinity;
+      let taken = 0;
+      let overAbove = 0;
+      let overBelow = 0;
+      for (let p = k; p < pingCount; p += stride) {
+        const at = atPing(p);
+        if (!(at > 1.5 && at + BESIDE_M[1] < bed.rangeM[p]! - 0.5)) continue;
+        const here = mean(p, at, at + THICK_M);
+        overAbove += here - mean(p, at - BESIDE_M[1], at - BESIDE_M[0]);
+        overBelow += here - mean(p, at + BESIDE_M[0], at + BESIDE_M[1]);
+        if (++taken < LOOK_PINGS) continue;
+        looked++;
+        if (overAbove > FALSE_BED_DB * LOOK_PINGS && overBelow > 0) {
+          shown++;
+          low = Math.min(low, at);
+          high = Math.max(high, at);
+        }
+        [taken, overAbove, overBelow] = [0, 0, 0];
+      }
+      if (looked < LEAST_LOOKS || shown / looked < FALSE_BED_SHARE) continue;
+      out.push({
+        rangeM: Float32Array.from({ length: pingCount }, (_, p) => atPing(p)),
+        named: {
+          kind: 'false-bed',
+          fromPing: 0,
+          toPing: pingCount - 1,
+          rangeM: [low, high],
+          steadyDb: 0,
+          slantM: 0,
+        },
+      });
+    }
+  return out;
+}
+
+/** Water about a false bed in which its pieces lie, m: it wanders by m times what the bed line does. */
+const ABOUT_M = 0.6;
+/** Of a finding's pings so many must lie on it. */
+const ON_SHARE = 0.8;
+/** What is thicker is no piece of it, m. */
+const MOST_THICK_M = 2;
+
+/** Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping. */
+export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): boolean {
+  if (finding.kind === 'cover') return false;
+  const top = finding.kind === 'fish' ? finding.path : finding.top;
+  const bottom = finding.kind === 'cloud' ? finding.bottom : null;
+  return falseBeds.some(({ rangeM }) => {
+    let on = 0;
+    let told = 0;
+    top.forEach((range, i) => {
+      const at = rangeM[finding.fromPing + i]!;
+      if (isGap(range) || isGap(at)) return;
+      told++;
+      const thick = bottom && !isGap(bottom[i]!) ? bottom[i]! - range : 0;
+      if (Math.abs(range - at) < ABOUT_M && thick < MOST_THICK_M) on++;
+    });
+    return told > 0 && on >= ON_SHARE * told;
+  });
+}
