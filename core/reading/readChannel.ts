@@ -36,7 +36,8 @@ import { beamOnWay } from './beamOnWay';
 import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
 import { blankOnBed, findOnBed, type OnBedOutline } from './cover/onBed';
-import { piecesOfCover } from './cover/piecesOfCover';
+import { isPieceOfCover, piecesOfCover } from './cover/piecesOfCover';
+import { standingTimber } from './cover/standingTimber';
 import { fitted, joinTracks, type Fitted } from './marks/joinTracks';
 import { outOfSpecks } from './marks/speckle';
 import { showsNoise } from './levels/showsNoise';
@@ -70,6 +71,9 @@ function longEnough(
     Math.max(...track.overDb) >= FEW_STAND_OUT_DB
   );
 }
+
+/** How likely what a cloud's shape tells for a tree is one. */
+const STANDING = 0.8;
 
 /** What one block of pings gives; pings count from its first. */
 interface BlockReading {
@@ -113,6 +117,14 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       if (name) named.push(name);
       if (name) return false;
       const finding = cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM);
+      if (isPieceOfCover(finding, branched, channel, pingsPerM)) return false;
+      const tree = speed < STILL_MPS ? null : standingTimber(finding, channel, bed, excess, pingsPerM);
+      if (tree) {
+        const { finding: timber } = coverFinding(tree, channel, stretch, bed);
+        cover.push({ ...timber, confidence: STANDING * timber.probability[timber.cover] });
+        branched.push(tree);
+        return false;
+      }
       const told = finding.confidence >= LEAST_CONFIDENCE;
       (told ? bait : doubtful).push(finding);
       return !told;

@@ -99,7 +99,8 @@ function groundLine(
   return { ground, strayM: off[Math.floor(STRAY_SHARE * (off.length - 1))] ?? 0 };
 }
 
-const footprintOf = ({ beam }: Channel, rangeM: number): number =>
+/** Way the beam covers at a range, m. */
+export const footprintOf = ({ beam }: Channel, rangeM: number): number =>
   2 * rangeM * Math.tan(clamp(beam.alongRad / 2, 0, 1.2));
 
 /** Height over the ground line of what joins the bed upward, by ping, m. */
@@ -161,7 +162,8 @@ export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsP
   return out;
 }
 
-function measured(
+/** Measures what stands on the bed in some pings. @param ground the bed line as it runs under it and @param height over that, m, by ping */
+export function measured(
   channel: Channel,
   bed: BedLine,
   ground: Float32Array,
@@ -246,7 +248,7 @@ function measured(
 }
 
 /** Share of the footprint by which a thing is drawn longer than it is. */
-const BEAM_ADDS = 0.6;
+export const BEAM_ADDS = 0.6;
 
 /** Takes what stands on the bed out of the excess, so that it is not taken for bait or fish. In place. */
 export function blankOnBed(

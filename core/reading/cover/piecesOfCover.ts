@@ -1,7 +1,8 @@
 import type { Channel } from '@/core/recording';
 import { strengthAt } from '../marks/strengthAt';
 import type { EchoTrack } from '../marks/followEchoes';
-import type { OnBedOutline } from './onBed';
+import type { CloudFinding } from '../finding';
+import { footprintOf, type OnBedOutline } from './onBed';
 
 /** A piece lies within this of the thing, or of another piece of it, along the way, m. */
 const ASIDE_M = 0.6;
@@ -11,6 +12,28 @@ const MOST_ASIDE_M = 2.5;
 const OVER_M = 0.5;
 /** It answers no louder than the thing's own loudest parts, by this, dB. */
 const LOUDER_DB = 1;
+
+/** A cloud that is a piece is drawn no longer than the beam makes a narrow thing, and this, m. */
+const NARROW_M = 1.5;
+
+/** Whether a cloud is a piece of what stands on the bed: a crown or limbs drawn apart from it, narrow and hardly higher. */
+export function isPieceOfCover(
+  { fromPing, toPing, rangeM, heightM }: CloudFinding,
+  things: readonly OnBedOutline[],
+  channel: Channel,
+  pingsPerM: number,
+): boolean {
+  const aside = ASIDE_M * pingsPerM;
+  return (
+    (toPing - fromPing + 1) / pingsPerM < footprintOf(channel, rangeM + heightM / 2) + NARROW_M &&
+    things.some(
+      (thing) =>
+        toPing >= thing.fromPing - aside &&
+        fromPing <= thing.toPing + aside &&
+        rangeM > thing.nearestM - OVER_M,
+    )
+  );
+}
 
 /**
  * Those of some tracks that are pieces of what stands on the bed, drawn apart from it: branches, stems at its edge, the legs of both.
