@@ -69,9 +69,10 @@ function judged(
   room: number,
   pulseM: number,
   slice: boolean,
+  speedMps: number,
   bridged: number,
 ): MarkShape {
-  const still = room === Infinity;
+  const still = speedMps === 0;
   let best: MarkShape = 'nothing';
   let most = 0;
   let [pings, peak, nearest, before, after] = [0, 0, Infinity, 0, 0];
@@ -82,7 +83,8 @@ function judged(
         still && pings > LONG_PINGS
           ? 'line'
           : shapeOfLegs(pings, before / pulseM, after / pulseM, slice && !still);
-      if (markEvidence(peak, pings, shape, still) > 0) [best, most] = [shape, pings];
+      const look = { peakOverDb: peak, pings, shape, speedMps, fan: slice };
+      if (markEvidence(look) > 0) [best, most] = [shape, pings];
     }
     [pings, peak, nearest, before, after] = [0, 0, Infinity, 0, 0];
   };
@@ -230,6 +232,7 @@ export function likelyShapes(p: Prediction, meeting: Meeting): Partial<Record<Ma
       room,
       pulseM,
       face.beam.shape === 'fan',
+      speedMps,
       still ? LOST_S * pingRate : Infinity,
     );
     shares[shape] = (shares[shape] ?? 0) + FORESEEN / lies;

@@ -24,6 +24,7 @@ export {
   LONG_PINGS,
   LOST_S,
   markEvidence,
+  type MarkLook,
   shapeOfLegs,
   USUAL_PINGS,
 } from './marks/markRules';

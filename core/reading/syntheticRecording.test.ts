@@ -1,6 +1,7 @@
 import {
   fitCrossing,
   markEvidence,
+  type MarkLook,
   readChannel,
   shapeOfLegs,
   trackBed,
@@ -132,7 +133,7 @@ describe('marks made by hand', () => {
         },
       }).find((f) => f.rangeM > 5.1)!;
     expect(beside(0.3).rival.reading).toBe('big-fish');
-    expect(beside(0.3).confidence).toBeLessThan(beside(1.5).confidence - 0.05);
+    expect(1 - beside(0.3).confidence).toBeGreaterThan(1.5 * (1 - beside(1.5).confidence));
     expect(beside(1.5).rival.reading).not.toBe('big-fish');
   });
   it('are one where its middle fades', () => {
@@ -215,10 +216,15 @@ describe('the rules of a mark', () => {
     },
   );
   it('believe a mark the more the louder, the longer and the more of an arch it is, up to where more says nothing', () => {
-    expect(markEvidence(30, 10, 'clip', false)).toBeGreaterThan(markEvidence(20, 10, 'clip', false));
-    expect(markEvidence(20, 20, 'clip', false)).toBeGreaterThan(markEvidence(20, 10, 'clip', false));
-    expect(markEvidence(20, 10, 'arch', false)).toBe(markEvidence(20, 10, 'clip', false) + 1);
-    expect(markEvidence(60, 90, 'arch', false)).toBe(markEvidence(40, 40, 'arch', false));
+    const odds = (look: Partial<MarkLook>): number =>
+      markEvidence({ peakOverDb: 20, pings: 10, shape: 'clip', speedMps: 1, fan: false, ...look });
+    expect(odds({ peakOverDb: 30 })).toBeGreaterThan(odds({}));
+    expect(odds({ pings: 20 })).toBeGreaterThan(odds({}));
+    expect(odds({ shape: 'half' })).toBeLessThan(odds({ shape: 'arch' }));
+    expect(odds({ speedMps: 0 })).toBeLessThan(odds({ speedMps: 0.5 }));
+    expect(odds({ speedMps: 0.5 })).toBeLessThan(odds({}));
+    expect(odds({ fan: true })).toBeLessThan(odds({}));
+    expect(odds({ peakOverDb: 60, pings: 90 })).toBe(odds({ peakOverDb: 40, pings: 40 }));
   });
 });
 

@@ -1,6 +1,7 @@
 import { seededRandom } from '@/core/maths';
 import { GENERIC_RIG } from '@/core/rig';
 import {
+  bedDepthAt,
   boulder,
   brush,
   emptyScene,
@@ -33,6 +34,50 @@ export interface CoverPass extends MadePass {
 
 /** Half the angle a round beam sees a fish near the bed under, for the height of its dead zone. */
 const SEEN_UNDER = 0.25;
+
+/** A fish by what stands on the bed, clear of it: where it is nearest, m and s. */
+export interface FishBeside {
+  rangeM: number;
+  timeS: number;
+}
+
+/** How far clear of a thing a fish beside or over it is, m. */
+const CLEAR_M = { beside: [0.5, 2], over: [0.3, 1.4] } as const;
+
+/** A cover pass with a fish beside or over what stands there, clear of it; null where the water has no room for one. */
+export function withFishBeside(
+  pass: CoverPass,
+  seed: number,
+): (CoverPass & { fishBeside: FishBeside }) | null {
+  const random = seededRandom(seed).fork('fish');
+  const speed = pass.recording.navigation.speedMps[0]!;
+  const x = pass.timeS * speed;
+  const foot = bedDepthAt(pass.scene.bed, x, 0);
+  const over = random.uniform() < 0.5;
+  const aside = pass.halfS * speed + random.between(...CLEAR_M.beside);
+  const at = over ? x + random.between(-0.5, 0.5) : x + (random.uniform() < 0.5 ? -aside : aside);
+  const dead = foot * (1 - Math.cos(SEEN_UNDER * pass.face.beam.alongRad)) + 0.7;
+  const up = over
+    ? pass.heightM + 1.5 * pass.recording.channels[0]!.resolutionM + random.between(...CLEAR_M.over)
+    : Math.max(dead, random.uniform() * pass.heightM);
+  const rangeM = foot - up;
+  if (rangeM < SHALLOWEST_M) return null;
+  const fish = holding({ lengthM: random.between(0.15, 0.6), bladder: 'closed' }, [at, 0, rangeM], random);
+  const scene = { ...pass.scene, fish: [fish] };
+  const recording = simulate({
+    scene,
+    track: pass.track,
+    rig: pass.rig,
+    faces: [pass.face],
+    pingRate: pass.recording.pingRate,
+    farM: pass.farM,
+    seed,
+  });
+  return { ...pass, scene, recording, fishBeside: { rangeM, timeS: at / speed } };
+}
+
+/** Nearest the surface a fish is put, m. */
+const SHALLOWEST_M = 1.3;
 
 export function madeCoverPass(seed: number, kind: OnBed): CoverPass {
   const random = seededRandom(seed).fork('cover');

@@ -11,7 +11,7 @@ import {
 } from '@/core/reading';
 import { simulate, visibleFish, type VisibleFish } from '@/core/sounder';
 import { BED_MATERIALS } from '@/core/water';
-import type { CoverPass } from './coverPasses';
+import { withFishBeside, type CoverPass } from './coverPasses';
 import type { MadePass } from './passes';
 import { count, newTally, note, type Tally } from './tally';
 
@@ -287,6 +287,19 @@ export function judgePass(pass: MadePass, seed: number): Tally {
   return tally;
 }
 
+/** How far off a fish's own range and time its mark may lie, m and s. */
+const OFF = { rangeM: 0.35, timeS: 1.5 } as const;
+
+/** Whether the fish beside what stands on the bed is told from it. */
+function isFound({ recording, fishBeside }: NonNullable<ReturnType<typeof withFishBeside>>): boolean {
+  return readChannel(recording, recording.channels[0]!).findings.some(
+    (f) =>
+      f.kind === 'fish' &&
+      Math.abs(f.rangeM - fishBeside.rangeM) < OFF.rangeM &&
+      Math.abs(f.timeS - fishBeside.timeS) < OFF.timeS,
+  );
+}
+
 /** What a pass over one thing on the bed, or one fish close over it, was read as. */
 export function judgeCover(pass: CoverPass, seed: number): Tally {
   const tally = newTally();
@@ -300,6 +313,10 @@ export function judgeCover(pass: CoverPass, seed: number): Tally {
     .sort((a, b) => b.confidence * (b.toPing - b.fromPing) - a.confidence * (a.toPing - a.fromPing));
   const said = best ? (best.kind === 'cover' ? best.cover : 'fish') : 'nothing';
   count(tally, `told: ${pass.kind}`, said === pass.kind);
+  if (pass.kind !== 'fish')
+    note(tally, `fish named: ${pass.kind}`, near.filter((f) => f.kind === 'fish').length);
+  const beside = pass.kind === 'fish' ? null : withFishBeside(pass, seed);
+  if (beside) count(tally, `fish beside: ${pass.kind}`, isFound(beside));
   if (best) tally.claims.push([best.confidence, said === pass.kind]);
   if (said !== pass.kind) tally.notes.push(`seed ${seed}: ${pass.kind} read as ${said}`);
   return tally;

@@ -108,7 +108,14 @@ function print(group: string, t: Tally): void {
     const shares = ON_BED.map(
       (kind) => (t.counts[`told: ${kind}`]?.[0] ?? 0) / (t.counts[`told: ${kind}`]?.[1] ?? 1),
     );
-    for (const kind of ON_BED) console.log(`  ${kind}: ${share(t, `told: ${kind}`)}`);
+    for (const kind of ON_BED) {
+      console.log(`  ${kind}: ${share(t, `told: ${kind}`)}`);
+      const named = t.lists[`fish named: ${kind}`];
+      if (named)
+        console.log(
+          `    of its own parts named fish ${(named.reduce((a, b) => a + b, 0) / named.length).toFixed(2)} a piece; fish beside or over it, clear of it, found ${share(t, `fish beside: ${kind}`)}`,
+        );
+    }
     console.log(`  averaged by class ${(shares.reduce((a, b) => a + b, 0) / shares.length).toFixed(3)}`);
     return;
   }

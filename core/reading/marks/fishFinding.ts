@@ -168,12 +168,20 @@ export function fishFinding(
   const thick = median(track.thickM);
   const w = MARK_WEIGHTS;
   const nearBed = gapToBedM !== null && gapToBedM < w.nearBedM;
+  const heightM = thicknessAt(track.thickM, track.rangeM.indexOf(lowest));
   const evidence =
-    (track.nats !== undefined
-      ? w.faint + w.perNat * (track.nats - w.faintNats)
-      : markEvidence(peakOver, track.pings.length, shape, speed < STILL_MPS)) -
+    markEvidence({
+      peakOverDb: peakOver,
+      pings: track.pings.length,
+      shape,
+      speedMps: speed,
+      fan: channel.beam.shape === 'fan',
+    }) -
     // A still boat draws no curve, so none is fitted.
     (speed < STILL_MPS ? 0 : w.perPulseOff * Math.max(0, offM / pulseM - w.freePulsesOff)) -
+    (channel.calibration ? w.perWeakDb * clamp(w.weakDb - strengthDb, 0, w.mostWeakDb) : 0) -
+    w.perThick * clamp(heightM / pulseM - w.onePulse, 0, w.mostThick) -
+    w.perGap * Math.max(0, w.usualShare - share) -
     (nearBed ? w.nearBed : 0);
   const reasons: Reason[] = [
     track.nats === undefined
@@ -195,7 +203,7 @@ export function fishFinding(
     timeS,
     rangeM,
     depthM: [rangeM * Math.cos(Math.min(halfWidth, Math.PI / 3)), rangeM],
-    heightM: thicknessAt(track.thickM, track.rangeM.indexOf(lowest)),
+    heightM,
     gapToBedM,
     overBackgroundDb: peakOver,
     strengthDb,

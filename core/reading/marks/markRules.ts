@@ -1,4 +1,5 @@
 import type { MarkShape } from '../finding';
+import { STILL_MPS } from '@/core/rig';
 import { MARK_WEIGHTS } from './weights';
 
 /** How far from where it is foretold an echo is still a track's, m. */
@@ -42,13 +43,27 @@ export function shapeOfLegs(pings: number, before: number, after: number, slice:
   return pings <= USUAL_PINGS || slice ? 'dash' : 'clip';
 }
 
-/** What speaks for a mark being a fish, before its place is looked at: units of log odds. @param still under a boat that keeps still */
-export function markEvidence(peakOverDb: number, pings: number, shape: MarkShape, still: boolean): number {
+/** What is looked at of a mark before its place and its strength. */
+export interface MarkLook {
+  /** Strongest over the water around it, dB, pings of it, and its shape. */
+  peakOverDb: number;
+  pings: number;
+  shape: MarkShape;
+  /** Speed of the boat, m/s, and whether its beam is a slice. */
+  speedMps: number;
+  fan: boolean;
+}
+
+/** What speaks for a mark being a fish by its look, units of log odds. */
+export function markEvidence({ peakOverDb, pings, shape, speedMps, fan }: MarkLook): number {
   const w = MARK_WEIGHTS;
+  const still = speedMps < STILL_MPS;
   return (
     w.usual +
     w.perDb * (Math.min(peakOverDb, w.loudestDb) - w.usualDb) +
     w.perPings * Math.log(Math.min(pings, w.mostPings) / w.usualPings) -
-    (shape === 'arch' || still ? 0 : w.noLegs)
+    (shape === 'half' && !still ? w.oneLeg : 0) -
+    (still ? w.still : w.perSlow * Math.max(0, Math.log(w.slowMps / speedMps))) -
+    (fan ? w.fan : 0)
   );
 }
