@@ -11,13 +11,16 @@ const logDensity = (x: number, [mean, sd]: readonly [number, number]): number =>
 
 /** Probability of each class of cover, by Bayes with classes equally likely beforehand and measures taken as independent. */
 export function coverProbability(
-  outline: Pick<OnBedOutline, 'tallM' | 'lengthM' | 'underBedDb' | 'solid' | 'fill'>,
+  outline: Pick<OnBedOutline, 'tallM' | 'lengthM' | 'lengthSpread' | 'underBedDb' | 'solid' | 'fill'>,
 ): Record<CoverClass, number> {
   const logs = COVER_CLASSES.map((c) => {
     const habit = HABITS[c];
     return (
       logDensity(Math.log(outline.tallM), habit.tall) +
-      logDensity(Math.log(outline.lengthM), habit.length) +
+      logDensity(Math.log(outline.lengthM), [
+        habit.length[0],
+        Math.hypot(habit.length[1], outline.lengthSpread),
+      ]) +
       logDensity(outline.underBedDb, habit.underBedDb) +
       logDensity(outline.solid, habit.solid) +
       logDensity(outline.fill, habit.fill)

@@ -33,6 +33,8 @@ export interface OnBedOutline {
   tallM: number;
   /** How far it reaches along the way, what the beam's own width adds taken off, m. */
   lengthM: number;
+  /** How unsure that is, standard deviation of its logarithm: what a beam adds is known only so well. */
+  lengthSpread: number;
   /** Mean height against the tallest, 0…1. */
   fullness: number;
   /** Share of samples under its outline that stand out, 0…1. */
@@ -229,12 +231,14 @@ export function measured(
   }
   const range = median(Array.from(bed.rangeM.subarray(from, to + 1)));
   const footprint = footprintOf(channel, range);
+  const lengthM = Math.max(0.2, heightM.length / pingsPerM - BEAM_ADDS * footprint);
   return {
     fromPing: from,
     toPing: to,
     heightM,
     tallM,
-    lengthM: Math.max(0.2, heightM.length / pingsPerM - BEAM_ADDS * footprint),
+    lengthM,
+    lengthSpread: (BEAM_UNSURE * footprint) / lengthM,
     fullness: mean / Math.max(tallM, 1e-3),
     fill: standing / Math.max(1, inside),
     jag: jag / Math.max(tallM, 1e-3),
@@ -249,6 +253,8 @@ export function measured(
 
 /** Share of the footprint by which a thing is drawn longer than it is. */
 export const BEAM_ADDS = 0.6;
+/** And what that share is off by from thing to thing. */
+const BEAM_UNSURE = 0.3;
 
 /** Takes what stands on the bed out of the excess, so that it is not taken for bait or fish. In place. */
 export function blankOnBed(
