@@ -59,9 +59,9 @@ for (const water of waters()) {
   tried++;
   times.push(nextMoveMs);
   if (solved.every((s) => s.score >= NEAR * best && s.moves <= MOST)) near++;
-  // Of less than one fish there is no share to speak of.
   walked += solved.reduce((sum, s) => sum + s.found, 0);
   inBest += solved.length * bestFound;
+  // Of less than one fish there is no share to speak of.
   if (bestFound >= 1) {
     showing++;
     if (solved.every((s) => s.found >= FOUND * bestFound)) found++;

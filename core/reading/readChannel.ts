@@ -72,9 +72,6 @@ function longEnough(
   );
 }
 
-/** How likely what a cloud's shape tells for a tree is one. */
-const STANDING = 0.8;
-
 /** What one block of pings gives; pings count from its first. */
 interface BlockReading {
   bed: BedLine;
@@ -118,14 +115,14 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       if (name) return false;
       const finding = cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM);
       if (isPieceOfCover(finding, branched, channel, pingsPerM)) return false;
-      const tree = speed < STILL_MPS ? null : standingTimber(finding, channel, bed, excess, pingsPerM);
+      const told = finding.confidence >= LEAST_CONFIDENCE;
+      const tree =
+        told && speed >= STILL_MPS ? standingTimber(finding, channel, stretch, bed, excess, pingsPerM) : null;
       if (tree) {
-        const { finding: timber } = coverFinding(tree, channel, stretch, bed);
-        cover.push({ ...timber, confidence: STANDING * timber.probability[timber.cover] });
-        branched.push(tree);
+        branched.push(tree.outline);
+        if (tree.finding.confidence >= LEAST_CLASS_CONFIDENCE) cover.push(tree.finding);
         return false;
       }
-      const told = finding.confidence >= LEAST_CONFIDENCE;
       (told ? bait : doubtful).push(finding);
       return !told;
     }),
@@ -146,7 +143,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       if (name) noFish.push(piece);
       return name === null;
     });
-  const standing = joinTracks(pieces, timeS, speed, channel).filter(
+  const followedMarks = joinTracks(pieces, timeS, speed, channel).filter(
     ({ track }) => longEnough(track, channel, speed, rate, clutterM) && !restsOnEcho(track, channel, bed),
   );
   // A still boat draws no curve that would tell what is faint from noise.
@@ -157,13 +154,13 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
           channel,
           bed,
           sought,
-          [...standing, ...noFish].map((f) => f.track),
+          [...followedMarks, ...noFish].map((f) => f.track),
           clutterM,
         );
-  const faint = faintMarks(channel, tracks, standing, timeS, speed, rate).filter(
+  const faint = faintMarks(channel, tracks, followedMarks, timeS, speed, rate).filter(
     (f) => !keepsTime(f.track, sounders) && notFish(f, channel, speed, rate, sounders.length > 0) === null,
   );
-  const marks = [...standing, ...faint];
+  const marks = [...followedMarks, ...faint];
   const branches = piecesOfCover(
     marks.map((f) => f.track),
     branched,

@@ -14,7 +14,7 @@ const LOOK_PINGS = 5;
 /** Water it is looked for in from where it begins, and to either side, what it is held against, m. */
 const THICK_M = 0.5;
 const BESIDE_M = [0.8, 2] as const;
-const LEAST_LOOKS = 5;
+const LEAST_LOOKS = 16;
 
 /** An echo of the bed that falls into a later ping: where it lies, ping by ping (NaN where the bed is lost), and its name. */
 export interface FalseBed {
@@ -23,8 +23,9 @@ export interface FalseBed {
 }
 
 /**
- * Finds false beds: echoes of the bed (first, second, third) that come so late that they fall into a later ping, at
- * m·bed − n·c/2f. Looked for only where geometry puts them.
+ * Finds false beds: echoes of the bed, the first and those by way of the surface, that come so late that they fall into a later ping,
+ * at m·bed − n·c/2f. Looked for only where geometry puts them. A false bed of a few pings may as well be bait there, and is not named.
+ * @param pingRate pings a second
  */
 export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number): FalseBed[] {
   const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, levelDb } = channel;
@@ -49,20 +50,23 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
       let taken = 0;
       let overAbove = 0;
       let overBelow = 0;
+      let [nearest, farthest] = [Infinity, -Infinity];
       for (let p = k; p < pingCount; p += stride) {
         const at = atPing(p);
         if (!(at > 1.5 && at + BESIDE_M[1] < bed.rangeM[p]! - 0.5)) continue;
         const here = mean(p, at, at + THICK_M);
+        nearest = Math.min(nearest, at);
+        farthest = Math.max(farthest, at);
         overAbove += here - mean(p, at - BESIDE_M[1], at - BESIDE_M[0]);
         overBelow += here - mean(p, at + BESIDE_M[0], at + BESIDE_M[1]);
         if (++taken < LOOK_PINGS) continue;
         looked++;
         if (overAbove > FALSE_BED_DB * LOOK_PINGS && overBelow > 0) {
           shown++;
-          low = Math.min(low, at);
-          high = Math.max(high, at);
+          low = Math.min(low, nearest);
+          high = Math.max(high, farthest);
         }
-        [taken, overAbove, overBelow] = [0, 0, 0];
+        [taken, overAbove, overBelow, nearest, farthest] = [0, 0, 0, Infinity, -Infinity];
       }
       if (looked < LEAST_LOOKS || shown / looked < FALSE_BED_SHARE) continue;
       out.push({

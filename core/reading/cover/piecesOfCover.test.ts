@@ -1,4 +1,5 @@
 import { madeCoverPass, withFishBeside, type CoverPass, type OnBed } from '@/scripts/accuracy/coverPasses';
+import { planPass } from '@/scripts/accuracy/planPasses';
 import { readChannel, type Finding } from '..';
 
 const findingsOf = ({ recording }: CoverPass): readonly Finding[] =>
@@ -43,4 +44,14 @@ describe('waterlogged timber', () => {
       expect(timber?.confidence).toBeLessThan(0.9);
     }
   }, 60_000);
+
+  it('is not told where the bed is lost under it, as at the edge of what a beam can hear', () => {
+    const { recording } = planPass(1_060_940);
+    const { bed, findings } = readChannel(recording, recording.channels[0]!);
+    expect(bed.rangeM.some(Number.isNaN)).toBe(true);
+    for (const f of findings) {
+      expect(f.confidence).toBeGreaterThan(0);
+      expect(f.heightM).toBeGreaterThan(0);
+    }
+  });
 });

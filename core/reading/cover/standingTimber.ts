@@ -1,8 +1,9 @@
 import { isGap, median } from '@/core/maths';
-import type { Channel } from '@/core/recording';
+import type { Channel, Stretch } from '@/core/recording';
 import type { BedLine } from '../bed/bedLine';
-import type { CloudFinding } from '../finding';
+import type { CloudFinding, CoverFinding } from '../finding';
 import type { Excess } from '../levels/background';
+import { coverFinding } from './coverFinding';
 import { BEAM_ADDS, footprintOf, measured, type OnBedOutline } from './onBed';
 
 /** Least height of a tree that is told from bait by its shape, m. */
@@ -13,40 +14,42 @@ const FOOT_SHARE = 0.5;
 /** How far it may reach along the way, what the beam adds taken off, as a share of its height: bait by the bed is drawn longer than high. */
 const SLENDER = 0.9;
 
+/** How likely what stands like a tree is something on the bed, and no bait. */
+const STANDING = 0.8;
+
 /**
- * What a cloud measures as a tree that stands on the bed, waterlogged and too faint to be joined to it ping by ping: higher than it
- * is long, its foot close to the bed. Null where it is none of that.
+ * A cloud as what stands on the bed: a tree, waterlogged and too faint to be joined to it ping by ping. It is higher than long, its foot
+ * close to the bed. Null where it is none of that, or where the bed is lost under it.
  */
 export function standingTimber(
   { fromPing, toPing, top, bottom }: CloudFinding,
   channel: Channel,
+  stretch: Stretch,
   bed: BedLine,
   excess: Excess,
   pingsPerM: number,
-): OnBedOutline | null {
-  const height = new Float32Array(channel.pingCount).fill(NaN);
-  const tall: number[] = [];
+): { outline: OnBedOutline; finding: CoverFinding } | null {
+  const under = bed.rangeM.subarray(fromPing, toPing + 1);
+  if (under.some(isGap)) return null;
+  const height = new Float32Array(channel.pingCount);
   const foot: number[] = [];
+  let heightM = 0;
   top.forEach((range, k) => {
-    const bedM = bed.rangeM[fromPing + k]!;
-    if (isGap(bedM)) return;
-    height[fromPing + k] = isGap(range) ? 0 : bedM - range;
     if (isGap(range)) return;
-    tall.push(bedM - range);
-    foot.push(bedM - bottom[k]!);
+    height[fromPing + k] = under[k]! - range;
+    heightM = Math.max(heightM, under[k]! - range);
+    foot.push(under[k]! - bottom[k]!);
   });
-  if (tall.length < top.length / 2) return null;
-  const heightM = tall.reduce((a, b) => Math.max(a, b));
-  const footprintM = footprintOf(
-    channel,
-    median(Array.from(bed.rangeM.subarray(fromPing, toPing + 1))) - heightM / 2,
-  );
-  const wayM = (toPing - fromPing + 1) / pingsPerM;
+  const footprintM = footprintOf(channel, median(Array.from(under)) - heightM / 2);
+  const lengthM = (toPing - fromPing + 1) / pingsPerM - BEAM_ADDS * footprintM;
   if (
+    foot.length < top.length / 2 ||
     heightM < LEAST_M ||
     median(foot) > Math.min(FOOT_M, FOOT_SHARE * heightM) ||
-    wayM - BEAM_ADDS * footprintM > SLENDER * heightM
+    lengthM > SLENDER * heightM
   )
     return null;
-  return measured(channel, bed, bed.rangeM, excess, height, fromPing, toPing, pingsPerM);
+  const outline = measured(channel, bed, bed.rangeM, excess, height, fromPing, toPing, pingsPerM);
+  const { finding } = coverFinding(outline, channel, stretch, bed);
+  return { outline, finding: { ...finding, confidence: STANDING * finding.probability[finding.cover] } };
 }
