@@ -1,5 +1,6 @@
 import { coverProbability, COVER_CLASSES, findStructure, readChannel, type CoverFinding } from '..';
 import { madeCoverPass, ON_BED } from '@/scripts/accuracy/coverPasses';
+import { planPass } from '@/scripts/accuracy/planPasses';
 
 describe('what stands on the bed', () => {
   it('is told apart: weed, brush, timber, boulder, and a fish close over the bed', () => {
@@ -48,6 +49,13 @@ describe('what stands on the bed', () => {
     expect(likely(5, 2, 44, 0, 0.67)).toBe('timber');
     expect(likely(0.6, 2, 18, 0.4, 0.97)).toBe('boulder');
   });
+});
+
+it('what a wide beam draws over a fraction of its own footprint stands on no bed', () => {
+  const pass = planPass(1_060_893);
+  expect(pass.scene.covers).toHaveLength(0);
+  const { findings } = readChannel(pass.recording, pass.recording.channels[0]!);
+  expect(findings.filter((f) => f.kind === 'cover')).toHaveLength(0);
 });
 
 describe('structure of the bed', () => {

@@ -20,6 +20,9 @@ const LEAST_PINGS = 4;
 const STEP_M = 1.5;
 const STEP_SHARE = 0.8;
 
+/** A beam draws what stands in it over this share of its footprint at the least: what is narrower is noise or life over the bed. */
+const LEAST_FOOTPRINT = 0.3;
+
 /** Less of it standing out is noise over the bed, or a fish close to it. */
 const LEAST_FILL = 0.42;
 
@@ -156,7 +159,10 @@ export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsP
         p = to;
         continue;
       }
-      if (outline.fill >= LEAST_FILL && high - low < Math.max(STEP_M, STEP_SHARE * outline.tallM))
+      const narrow =
+        outline.solid < SOLID &&
+        (to - p + 1) / pingsPerM < LEAST_FOOTPRINT * footprintOf(channel, ground[p]!);
+      if (!narrow && outline.fill >= LEAST_FILL && high - low < Math.max(STEP_M, STEP_SHARE * outline.tallM))
         out.push(outline);
     }
     p = to;
