@@ -17,6 +17,7 @@ import { SCREENS } from './screenCalibrations';
 const KEPT: [file: string, format: Format<unknown>][] = [
   ['plan-picture.json', PLAN.format as Format<unknown>],
   ['plan-lure.json', PLAN.format as Format<unknown>],
+  ['plan-tried.json', PLAN.format as Format<unknown>],
   ['preferences-palettes.json', PREFERENCES.format as Format<unknown>],
   ['deck-first.json', DECK.format as Format<unknown>],
   ['bench-dials.json', PASS.format as Format<unknown>],

@@ -161,3 +161,5 @@ export {
   type SettingsPhase,
 } from './keptSettings';
 export { deleteCalibration, keepCalibration, screenCalibrationStore } from './screenCalibrations';
+export { withTried, type ToTry } from './tried';
+export { startTrying, stopTrying, tryingStore } from './trying';

@@ -1,6 +1,13 @@
 import * as v from 'valibot';
 import { createStore } from 'zustand/vanilla';
-import { FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
+import {
+  FIRST_BRIEF,
+  sliceSetup,
+  startSetup,
+  type Brief,
+  type Setup,
+  type TriedColours,
+} from '@/core/advice';
 import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/bench/passSource';
 import { DONE, issueSentence, refused, type Migration, type Result } from '@/core/formats';
 import type { Earlier } from '@/workers';
@@ -10,6 +17,8 @@ import type { WaterExtras, Way } from '@/core/scene/choices';
 import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
 import { GENERIC_RIG, RigSchema, screenOf, type Face, type Rig } from '@/core/rig';
 import type { KeptDocument } from './keeping/document';
+import { planStore } from './plan';
+import { withTried } from './tried';
 
 /** The pass on the bench and how it is looked at. */
 export interface PassState {
@@ -149,6 +158,17 @@ export function showCompared(side: CompareSide): void {
   if (compared) passStore.setState({ compared: { ...compared, side } });
 }
 
+/** The start setup of a beam over a brief's water, with the gain and colours it was tried with on Plan. */
+function startFor(brief: Brief, rig: Rig, faceId: string): Settings {
+  const on = { ...brief, faceId };
+  const cone = startSetup(brief, rig);
+  const make = (tried: TriedColours | null): Setup => {
+    const slice = sliceSetup(brief, rig, cone, {}, {}, tried);
+    return slice?.settings.faceId === faceId ? slice : startSetup(on, rig, {}, {}, tried);
+  };
+  return withTried(on, rig, planStore.getState().tried, make).setup.settings;
+}
+
 /** Whether the water on the bench is a brief's, which has a start setup for the beam that is shown. */
 export const hasStart = ({
   pass: { source, rig },
@@ -161,7 +181,7 @@ export function startOfBench(): Settings | null {
   const { pass, settings } = passStore.getState();
   if (pass.source.kind !== 'brief' || !hasStart({ pass, settings })) return null;
   const { faceId, palette } = settings;
-  return { ...startSetup({ ...pass.source.brief, faceId }, pass.rig).settings, faceId, palette };
+  return { ...startFor(pass.source.brief, pass.rig, faceId), faceId, palette };
 }
 
 /** Goes back to the start setup of the beam that is shown; undo brings back what was set. */
@@ -173,7 +193,7 @@ export function backToStart(): void {
 /** What is first set for a beam that was not shown yet: worked out for the water of a brief, else as it stands. */
 function firstLook({ pass: { source, rig } }: Pick<PassState, 'pass'>, faceId: string): Partial<Settings> {
   return source.kind === 'brief' && rig.faces.some((f) => f.id === faceId)
-    ? ownSettings(startSetup({ ...source.brief, faceId }, rig).settings)
+    ? ownSettings(startFor(source.brief, rig, faceId))
     : {};
 }
 

@@ -155,6 +155,7 @@ describe('the plan as it is kept', () => {
       'habits',
       'holds',
       'ownSpecies',
+      'tried',
     ]);
   });
 });

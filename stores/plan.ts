@@ -9,6 +9,7 @@ import {
   OwnSpeciesSchema,
   SHARED_LINES,
   SPECIES,
+  TriedColoursSchema,
   type Brief,
   type Debated,
   type Habits,
@@ -17,6 +18,7 @@ import {
   type Presentation,
   type Practice,
   type Species,
+  type TriedColours,
 } from '@/core/advice';
 import { DONE, issueSentence, refused, withHolds, type Result } from '@/core/formats';
 import {
@@ -44,6 +46,8 @@ interface PlanState {
   holds: Holds;
   /** Kinds of fish the user has added. */
   ownSpecies: readonly Species[];
+  /** Gain and colours found by trying, by what they were tried for; null where no fish was met. */
+  tried: Readonly<Record<string, TriedColours | null>>;
   /** Phase of the day whose card is open; null = the brief's own. Not kept. */
   phase: Presentation | null;
   /** Unit of the boat whose card is open; null = the first. Not kept. */
@@ -57,6 +61,7 @@ export const planStore = createStore<PlanState>(() => ({
   habits: {},
   holds: {},
   ownSpecies: [],
+  tried: {},
   phase: null,
   unitId: null,
 }));
@@ -253,6 +258,9 @@ export function takeEvening(
   );
 }
 
+/** Most tried setups that are kept; the oldest go first. */
+export const MOST_TRIED = 60;
+
 /** What is kept of the plan. */
 export type KeptPlan = Omit<PlanState, 'phase' | 'unitId'>;
 
@@ -263,6 +271,13 @@ const KeptPlanSchema = v.object({
   habits: v.optional(HabitsSchema, {}),
   holds: v.optional(HoldsSchema, () => ({})),
   ownSpecies: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(MOST_OWN), v.readonly()), []),
+  tried: v.optional(
+    v.pipe(
+      v.record(v.pipe(v.string(), v.maxLength(40)), v.nullable(TriedColoursSchema)),
+      v.check((tried) => Object.keys(tried).length <= 2 * MOST_TRIED, 'Too many tried setups.'),
+    ),
+    () => ({}),
+  ),
 });
 
 export const PLAN: KeptDocument<PlanState, KeptPlan> = {

@@ -1,4 +1,4 @@
-import { diagnose, sceneList, sceneMiniature, seeSymptom } from '@/core/bench';
+import { diagnose, sceneList, sceneMiniature, seeSymptom, triedColours } from '@/core/bench';
 import { readRecording } from '@/core/reading';
 import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
@@ -21,6 +21,13 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
       return read(task, tell, give);
     case 'miniature':
       return miniature(task);
+    case 'try-colours': {
+      const { kind, brief, rig, setup, spreadHeld } = task;
+      const tried = triedColours(brief, rig, setup, spreadHeld, (share) =>
+        give({ share, result: { kind, tried: null } }),
+      );
+      return { result: { kind, tried } };
+    }
     case 'symptom': {
       const { shown, before, after } = seeSymptom(task.symptom, task.rig, task.palette);
       const pictures = [before.picture, ...(after ? [after.picture] : [])];

@@ -1,4 +1,4 @@
-export { benchWorker, logWorker, secondWorker, sideWorker, recordingWorker } from './workers';
+export { benchWorker, logWorker, secondWorker, sideWorker, trialWorker, recordingWorker } from './workers';
 export { TaskFailed, type Outcome, type WorkerClient } from './client';
 export type {
   DrawResult,

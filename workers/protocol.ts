@@ -1,4 +1,4 @@
-import type { Brief } from '@/core/advice';
+import type { Brief, Setup, TriedColours } from '@/core/advice';
 import type { AutomaticMarks } from '@/core/bench/automaticMarks';
 import type { Cutaway } from '@/core/bench/cutaway';
 import type { Judged } from '@/core/bench/judgedPicture';
@@ -66,6 +66,15 @@ export interface MiniatureTask {
   settings: Settings;
   /** Null for the boat as it is. */
   fault: MountFault | null;
+}
+
+/** Gain and colour spread of a start setup, tried on made passes. */
+export interface TryColoursTask {
+  kind: 'try-colours';
+  brief: Brief;
+  rig: Rig;
+  setup: Setup;
+  spreadHeld: boolean;
 }
 
 /** A named scene at a glance, on the boat's widest beam. */
@@ -235,6 +244,7 @@ export type Task =
   | DrawTask
   | ReadTask
   | MiniatureTask
+  | TryColoursTask
   | SceneMiniatureTask
   | TuningTask
   | SymptomTask
@@ -280,6 +290,12 @@ export interface ReadResult {
 export interface MiniatureResult {
   kind: 'miniature';
   picture: Picture;
+}
+
+/** Null while it is not known, and where no fish was met. */
+export interface TryColoursResult {
+  kind: 'try-colours';
+  tried: TriedColours | null;
 }
 
 export interface SceneMiniatureResult {
@@ -403,6 +419,7 @@ export type Result =
   | DrawResult
   | ReadResult
   | MiniatureResult
+  | TryColoursResult
   | SceneMiniatureResult
   | TuningResult
   | SymptomResult

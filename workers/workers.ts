@@ -23,6 +23,9 @@ export const sideWorker = (): WorkerClient => once('side', spawnBench);
 /** And a fourth, which holds the days and answers what they are asked. */
 export const logWorker = (): WorkerClient => once('log', spawnBench);
 
+/** And a fifth, for what is tried while a plan is read: given up when it is left. */
+export const trialWorker = (): WorkerClient => once('trial', spawnBench);
+
 /** Opens recording files; loaded only then, since its library is large. */
 export const recordingWorker = (): WorkerClient =>
   once('recording', () => new Worker(new URL('./recording.worker', import.meta.url)));

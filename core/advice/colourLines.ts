@@ -6,7 +6,8 @@ import { deepestFishOf, hardestBed, midFishOf, targetOf, waterOf, type Brief } f
 import { bedEchoMargin, type Prediction } from './prediction';
 import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
-import { gainForEye } from './gainForEye';
+import { gainForEye, waterDrawn } from './gainForEye';
+import type { TriedColours } from './tried';
 import { gainForLure, lureEcho, lureSight } from './lureEcho';
 import type { Pace } from './timeLines';
 import type { RangeChoice } from './rangeLines';
@@ -17,6 +18,10 @@ const BACK_A_TOUCH_DB = 4;
 const OFF_AXIS_RAD = (8 * Math.PI) / 180;
 /** From this share of cells of open water on it is specks that keep the gain down. */
 const FEW_SPECKS = 0.001;
+/** Narrower than this no picture was better, whatever its target (docs/decisions.md), dB. */
+const NARROWEST_DB = 40;
+/** Under this share of the colours a fish stands in the weaker ones. */
+const WEAKER_PART = 0.35;
 /** Share of the colours the target must keep, or it is too pale. */
 const LEAST_PART = { cone: 0.2, slice: 0.45 } as const;
 /** A wanted fish at the edge of the nominal cone loses this much out and back, dB. */
@@ -47,7 +52,7 @@ export interface Colours {
   };
 }
 
-/** Gain, colours and the filters for a brief. */
+/** Gain, colours and the filters for a brief. @param tried on made passes, in place of what is worked out */
 export function coloursFor(
   brief: Brief,
   rig: Rig,
@@ -57,6 +62,7 @@ export function coloursFor(
   pace: Pace,
   habits: Habits,
   pins: Pins,
+  tried: TriedColours | null,
 ): Colours {
   const slice = face.beam.shape === 'fan';
   const deepestM = deepestFishOf(brief);
@@ -87,7 +93,10 @@ export function coloursFor(
     hiddenToM: topWater * TOP_STEP_M,
   };
   const byEye = gainForEye(brief, { face, budget, targetStrengthDb }, power, sought);
-  const byHand = byEye.gainDb;
+  const byHand = tried?.gainDb ?? byEye.gainDb;
+  const specksDrawn = tried
+    ? waterDrawn(brief, { face, budget }, sought)(bottomOf(byHand) + BACK_A_TOUCH_DB)
+    : byEye.share;
   const inGear = faceBudget(rig, face, waterOf(brief), { engine: 'gear', power }).noiseLevelDb;
   const louderDb = Math.max(0, inGear - budget.noiseLevelDb);
   const underWay = Math.min(
@@ -98,6 +107,12 @@ export function coloursFor(
   const shortestDb = fishTargetStrength(brief.lengthM[0], face.frequencyHz, targetOf(brief).bladder);
   const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - BACK_A_TOUCH_DB));
   const over = (gainDb: number): number => targetStrengthDb - bottomOf(gainDb);
+  // A hard bed should just reach the strongest colour: less spread and hard and soft bed come out alike, more and colours lie idle.
+  const bedOver = (gainDb: number): number => bedStrength - bottomOf(gainDb);
+  const mostSpread = CONTROLS.colourSpread.highest;
+  const widestAt = (gainDb: number): number => Math.max(NARROWEST_DB, over(gainDb) / LEAST_PART[kind]);
+  const spreadAt = (gainDb: number): number =>
+    Math.round(clamp(bedOver(gainDb), NARROWEST_DB, Math.min(mostSpread, widestAt(gainDb))));
   const lure = lureEcho(brief, rig, { face, budget });
   const forLure = lure && gainForLure(lure, power, BACK_A_TOUCH_DB);
   const loudest = { gainMode: 'manual', gainDb: highest, power, firstColourDb: BACK_A_TOUCH_DB } as const;
@@ -107,7 +122,14 @@ export function coloursFor(
     specks: {
       value: byHand,
       because: {
-        rule: byEye.share >= FEW_SPECKS ? 'gain-few-specks' : 'gain-fish-midway',
+        rule: 'gain-by-eye',
+        shows:
+          specksDrawn >= FEW_SPECKS
+            ? 'specks'
+            : over(byHand) / (tried?.colourSpreadDb ?? spreadAt(byHand)) < WEAKER_PART
+              ? 'fish in weaker colours'
+              : 'fish midway',
+        tried,
         targetOverBottomDb: over(byHand),
       },
     },
@@ -136,13 +158,12 @@ export function coloursFor(
   });
   // On auto the unit ends near what a hand would choose.
   const gainDb = gain.because.rule === 'gain-auto-offset' ? byHand : gain.value;
-  const bottomDb = bottomOf(gainDb);
+  const bedOverBottomDb = bedOver(gainDb);
   const targetOverBottomDb = over(gainDb);
-  // A hard bed should just reach the strongest colour: less spread and hard and soft bed come out alike, more and colours lie idle.
-  const bedOverBottomDb = bedStrength - bottomDb;
-  const { lowest: leastSpread, highest: mostSpread } = CONTROLS.colourSpread;
-  const widest = Math.max(2 * leastSpread, targetOverBottomDb / LEAST_PART[kind]);
-  const spread = Math.round(clamp(bedOverBottomDb, 2 * leastSpread, Math.min(mostSpread, widest)));
+  const widest = widestAt(gainDb);
+  // What was tried was tried together.
+  const spreadTried = tried !== null && gainDb === tried.gainDb;
+  const spread = spreadTried ? tried.colourSpreadDb : spreadAt(gainDb);
 
   const topBecause: Because =
     topWater > 0
@@ -167,8 +188,9 @@ export function coloursFor(
       colourSpread: plainLine('colourSpread', pins, {
         value: spread,
         because: {
-          rule:
-            bedOverBottomDb > widest
+          rule: spreadTried
+            ? 'spread-tried'
+            : bedOverBottomDb > widest
               ? 'spread-target-not-too-pale'
               : bedOverBottomDb > mostSpread
                 ? 'spread-widest'

@@ -32,6 +32,7 @@ export {
   type Alternative,
   type Because,
   type Control,
+  type GainShows,
   type Pinnable,
   type Holds,
   type Pins,
@@ -52,3 +53,4 @@ export { driftOver, lanesOver, type Drift, type Ground, type Lanes } from './cov
 export { heldWay } from './heldWay';
 export { SHARED_LINES, sliceSetup } from './slice';
 export { likelyShapes, type Meeting } from './likelyShapes';
+export { TriedColoursSchema, type TriedColours } from './tried';

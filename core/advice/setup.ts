@@ -8,6 +8,7 @@ import type { Prediction } from './prediction';
 import { windowFor } from './rangeLines';
 import type { Habits } from './practices';
 import { debatedLine, type Pins, type SetupLine } from './setupLine';
+import type { TriedColours } from './tried';
 import { paceFor } from './timeLines';
 
 /** A start setup: settings, a reason for each, and what to expect of them. */
@@ -56,15 +57,21 @@ function sizeLine(brief: Brief, p: Prediction, pings: number, habits: Habits, pi
 /**
  * The start setup for a brief on a rig, each line with its reason and what other practices would set. Lines the user has pinned
  * keep their value, and the rest is worked out around them.
- * @param habits the practices the user keeps to @throws RangeError when the rig has no faces
+ * @param habits the practices the user keeps to @param tried gain and colour spread tried on made passes @throws RangeError when the rig has no faces
  */
-export function startSetup(brief: Brief, rig: Rig, habits: Habits = {}, pins: Pins = {}): Setup {
+export function startSetup(
+  brief: Brief,
+  rig: Rig,
+  habits: Habits = {},
+  pins: Pins = {},
+  tried: TriedColours | null = null,
+): Setup {
   if (rig.faces.length === 0) throw new RangeError('setup: the rig has no transducer');
   const beam = beamFor(brief, rig, habits, pins);
   const { prediction, power } = beam;
   const window = windowFor(brief, rig, habits, pins);
   const pace = paceFor(brief, rig, prediction, window.rowM, habits, pins);
-  const { lines: colours } = coloursFor(brief, rig, prediction, power, window, pace, habits, pins);
+  const { lines: colours } = coloursFor(brief, rig, prediction, power, window, pace, habits, pins, tried);
   const auto = colours.gain.because.rule === 'gain-auto-offset';
   const settings: Settings = {
     ...PLAIN_SETTINGS,

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { CONTROLS, HELD_CONTROLS, type HeldControl } from '@/core/picture';
+import type { TriedColours } from './tried';
 import { PRACTICES, type Debated, type Habits, type Practice } from './practices';
 
 /** What a beam does, for a reason. */
@@ -8,6 +9,9 @@ export interface BeamFacts {
   deepestM: number;
   marginDb: number;
 }
+
+/** What tells on the picture that the gain is there. */
+export type GainShows = 'specks' | 'fish midway' | 'fish in weaker colours';
 
 /** Why a line of the setup is what it is: the rule's name and its numbers; words are the interface's. */
 export type Because =
@@ -48,14 +52,14 @@ export type Because =
   | { rule: 'power-silt'; lostDb: number; deepestM: number }
   | { rule: 'power-full'; gainedDb: number }
   | { rule: 'power-filtered'; lostDb: number; deepestM: number }
-  | { rule: 'gain-few-specks' | 'gain-fish-midway'; targetOverBottomDb: number }
+  | { rule: 'gain-by-eye'; shows: GainShows; tried: TriedColours | null; targetOverBottomDb: number }
   | { rule: 'gain-big-only'; hiddenM: number; targetOverBottomDb: number }
   | { rule: 'gain-auto-offset' }
   | { rule: 'gain-show-lure' | 'gain-lure-lost'; massKg: number; depthM: number; targetOverBottomDb: number }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
   | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze' }
   | {
-      rule: 'spread-hard-bed-at-top' | 'spread-target-not-too-pale' | 'spread-widest';
+      rule: 'spread-tried' | 'spread-hard-bed-at-top' | 'spread-target-not-too-pale' | 'spread-widest';
       depthM: number;
       bedOverBottomDb: number;
       part: number;

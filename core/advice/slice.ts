@@ -2,6 +2,7 @@ import type { Rig } from '@/core/rig';
 import type { Brief } from './brief';
 import type { Habits } from './practices';
 import { startSetup, type Setup } from './setup';
+import type { TriedColours } from './tried';
 import type { Control, Pinnable, Pins } from './setupLine';
 
 /** Lines that are the slice's own; the rest (range, pings, the boat) is one for both pictures and stands on the cone's card. */
@@ -33,6 +34,7 @@ export function sliceSetup(
   cone: Setup,
   habits: Habits = {},
   own: Pins = {},
+  tried: TriedColours | null = null,
 ): Setup | null {
   const imaging = cone.lines.find((l) => l.control === 'imaging');
   const face = rig.faces.find((f) => f.beam.shape === 'fan' && f.frequencyHz === imaging?.value);
@@ -40,7 +42,7 @@ export function sliceSetup(
   const shared = Object.fromEntries(
     SHARED_LINES.map((control) => [control, cone.lines.find((l) => l.control === control)!.value]),
   );
-  const setup = startSetup({ ...brief, faceId: face.id }, rig, habits, { ...own, ...shared });
+  const setup = startSetup({ ...brief, faceId: face.id }, rig, habits, { ...own, ...shared }, tried);
   const { topM, bedLockM } = cone.settings;
   return {
     ...setup,

@@ -1,3 +1,4 @@
+import { spreadEvenly } from '@/core/maths';
 import {
   columnAt,
   type Desk,
@@ -63,12 +64,6 @@ export function targetsOf({ findings, bandM: [from, to] }: JudgedPass): FishFind
 
 /** Most marks a picture is judged by: of more, some spread evenly over the screen speak for all. */
 const MOST_JUDGED = 24;
-
-/** At most so many of a list, spread evenly over it. */
-const spread = <T>(all: readonly T[], most: number): readonly T[] =>
-  all.length <= most
-    ? all
-    : Array.from({ length: most }, (_, k) => all[Math.floor((k * all.length) / most)]!);
 
 /** Columns of a lure's line that share a place. */
 const LURE_COLUMNS = 8;
@@ -136,7 +131,7 @@ export function pictureJudge(pass: JudgedPass): (settings: Settings) => Judged {
     };
     const all = targets.filter((f) => f.timeS >= first && f.timeS <= last).map(placeOf);
     const fish = all.length;
-    const judged = spread(all, MOST_JUDGED);
+    const judged = spreadEvenly(all, MOST_JUDGED);
     const within = (place: MarkPlace | null): place is MarkPlace => place !== null;
     const places = judged.filter(within);
     // A mark that is not judged is no speck either.

@@ -14,3 +14,4 @@ export { poissonBelow } from './poissonBelow';
 export { poissonInterval } from './poissonInterval';
 export { wilson } from './wilson';
 export { crc32 } from './crc32';
+export { spreadEvenly } from './spreadEvenly';

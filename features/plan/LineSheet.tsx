@@ -1,7 +1,8 @@
 import { StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
 import { isPinnable, type Debated, type Pinnable, type Setup, type SetupLine } from '@/core/advice';
 import { CONTROLS, type PictureKind } from '@/core/picture';
-import { keepTo, pinLine } from '@/stores';
+import { keepTo, pinLine, stopTrying, tryingStore } from '@/stores';
 import { Button, Dial, Sheet, Text, Tick, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { controlName } from '../words/controls';
@@ -68,15 +69,38 @@ function Held({ line, card }: { line: SetupLine & { control: Pinnable }; card: P
   );
 }
 
+/** How trying the gain gets on. */
+function Trying({ of }: { of: string }) {
+  const { key, share, left } = useStore(tryingStore);
+  const problem = left[of];
+  if (problem) return <Text role="alert">Trying it on made passes did not work. {problem}</Text>;
+  if (key !== of) return null;
+  return (
+    <View style={styles.trying}>
+      <Text style={styles.grow} testID="trying-share">
+        Trying it on made passes over water like yours: {Math.round(100 * share)}&nbsp;%
+      </Text>
+      <Button
+        tone="quiet"
+        label="Stop"
+        spoken="Stop trying"
+        onPress={() => stopTrying(true)}
+        testID="stop-trying"
+      />
+    </View>
+  );
+}
+
 interface Props {
   line: SetupLine;
   setup: Setup;
   card: PictureKind;
+  untried: string | null;
   onClose: () => void;
 }
 
 /** One line of the card: its reason, the other ways to set it, and a hold. */
-export function LineSheet({ line, setup, card, onClose }: Props) {
+export function LineSheet({ line, setup, card, untried, onClose }: Props) {
   const units = useUnits();
   const own = useOwnUnit();
   const { control } = line;
@@ -86,6 +110,7 @@ export function LineSheet({ line, setup, card, onClose }: Props) {
         {lineValue(line, units, setup.prediction.face, own)}
       </Text>
       <Text>{lineReason(line, units)}</Text>
+      {control === 'gain' && untried !== null && <Trying of={untried} />}
       {isPinnable(control) && (
         <Tick
           label="Hold at a value of mine"
@@ -116,5 +141,7 @@ const styles = StyleSheet.create({
     columnGap: 12,
     flexWrap: 'wrap',
   },
+  trying: { flexDirection: 'row', alignItems: 'center', columnGap: 12 },
+  grow: { flex: 1, minWidth: 0 },
   habit: { alignItems: 'flex-start' },
 });

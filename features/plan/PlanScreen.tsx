@@ -15,6 +15,7 @@ import { FirstRun } from './FirstRun';
 import { PlansSheet } from './PlansSheet';
 import { SetupCard } from './SetupCard';
 import { openPhaseOf, planOf, usePlan } from './usePlan';
+import { useTrying } from './useTrying';
 import { WhatToExpect } from './WhatToExpect';
 
 const CARDS = [
@@ -25,7 +26,8 @@ const CARDS = [
 /** The evening before: a brief that reads as a sentence, what to expect of it, and the setup it leads to. */
 export function PlanScreen() {
   const begun = useStore(preferenceStore, (s) => s.begun);
-  const { phases, phase, rig, unit, setup, slice, before } = usePlan();
+  const { phases, phase, rig, unit, setup, slice, before, untried } = usePlan();
+  useTrying(untried);
   const units = useStore(planStore, (s) => s.rig.units);
   const chosen = useStore(planStore, (s) => openPhaseOf(phases, s.phase, s.brief).presentation);
   const [card, setCard] = useState<PictureKind>('cone');
@@ -85,6 +87,7 @@ export function PlanScreen() {
     <SetupCard
       setup={shown}
       card={onSlice ? 'slice' : 'cone'}
+      untried={untried.find((u) => u.setup === shown)?.key ?? null}
       before={(onSlice ? before?.slice : before?.setup) ?? null}
     />
   );

@@ -1,7 +1,9 @@
 import { memo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { useStore } from 'zustand';
 import type { Control, Setup, SetupLine } from '@/core/advice';
 import type { PictureKind } from '@/core/picture';
+import { tryingStore } from '@/stores';
 import { Text, TOUCH_PX, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { controlName } from '../words/controls';
@@ -16,21 +18,24 @@ interface Props {
   card: PictureKind;
   /** The setup of the phase before: what differs from it is marked. */
   before: Setup | null;
+  /** What it is tried under, where it was not tried yet. */
+  untried: string | null;
 }
 
 interface CellProps {
   line: SetupLine;
   value: string;
   changed: boolean;
+  trying: boolean;
   onPress: () => void;
 }
 
 /** One value: its name small over it; pressing it says why. */
-function Cell({ line, value, changed, onPress }: CellProps) {
+function Cell({ line, value, changed, trying, onPress }: CellProps) {
   const own = useOwnUnit();
   const tones = useTones();
   const name = controlName(line.control, own);
-  const marks = `${line.pinned ? ', held' : ''}${changed ? ', differs from the phase before' : ''}`;
+  const marks = `${line.pinned ? ', held' : ''}${trying ? ', being tried' : ''}${changed ? ', differs from the phase before' : ''}`;
   return (
     <Pressable
       role="button"
@@ -41,7 +46,7 @@ function Cell({ line, value, changed, onPress }: CellProps) {
     >
       <Text faint style={styles.name} numberOfLines={1}>
         {name}
-        {line.pinned ? ' · held' : ''}
+        {line.pinned ? ' · held' : trying ? ' · trying…' : ''}
       </Text>
       <View style={styles.valueRow}>
         <Text bold style={styles.value} testID={`setup-${line.control}`}>
@@ -54,11 +59,12 @@ function Cell({ line, value, changed, onPress }: CellProps) {
 }
 
 /** The card at a glance: all values of a phase in two columns of cells; a cell opens its reason, the other ways and a hold. */
-export const SetupCard = memo(function SetupCard({ setup, card, before }: Props) {
+export const SetupCard = memo(function SetupCard({ setup, card, before, untried }: Props) {
   const tones = useTones();
   const units = useUnits();
   const own = useOwnUnit();
   const [open, setOpen] = useState<Control | null>(null);
+  const trying = useStore(tryingStore, (s) => untried !== null && s.key === untried);
   const valueIn = (of: Setup, control: Control): string | null => {
     const line = of.lines.find((l) => l.control === control);
     return line ? lineValue(line, units, of.prediction.face, own) : null;
@@ -79,6 +85,7 @@ export const SetupCard = memo(function SetupCard({ setup, card, before }: Props)
               line={line}
               value={lineValue(line, units, setup.prediction.face, own)}
               changed={before !== null && valueIn(before, line.control) !== valueIn(setup, line.control)}
+              trying={trying && line.control === 'gain'}
               onPress={() => setOpen(line.control)}
             />
           ))}
@@ -93,7 +100,9 @@ export const SetupCard = memo(function SetupCard({ setup, card, before }: Props)
         {column(rest)}
         {column(shows)}
       </View>
-      {line && <LineSheet line={line} setup={setup} card={card} onClose={() => setOpen(null)} />}
+      {line && (
+        <LineSheet line={line} setup={setup} card={card} untried={untried} onClose={() => setOpen(null)} />
+      )}
     </View>
   );
 });

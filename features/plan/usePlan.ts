@@ -1,8 +1,17 @@
 import { useDeferredValue, useMemo } from 'react';
 import { useStore } from 'zustand';
-import { heldOn, phasesOf, sliceSetup, startSetup, type Brief, type Phase, type Setup } from '@/core/advice';
+import {
+  heldOn,
+  phasesOf,
+  sliceSetup,
+  startSetup,
+  type Brief,
+  type Phase,
+  type Setup,
+  type TriedColours,
+} from '@/core/advice';
 import { seenOnUnit, type Rig, type Unit } from '@/core/rig';
-import { openUnitOf, planStore } from '@/stores';
+import { openUnitOf, planStore, withTried, type ToTry } from '@/stores';
 
 type PlanState = ReturnType<typeof planStore.getState>;
 
@@ -15,6 +24,8 @@ export interface WorkedPlan {
   unit: Unit;
   setup: Setup;
   slice: Setup | null;
+  /** What of its setups could be tried on made passes and was not yet. */
+  untried: readonly ToTry[];
   /** The phase before, where there is one. */
   before: { setup: Setup; slice: Setup | null } | null;
 }
@@ -25,13 +36,23 @@ export const openPhaseOf = (phases: readonly Phase[], open: PlanState['phase'], 
   phases.find((p) => p.presentation === brief.presentation) ??
   phases[0]!;
 
-/** The setups of a phase on the open unit. */
-function workedFor(state: PlanState, phase: Phase): { rig: Rig; setup: Setup; slice: Setup | null } {
+/** The setups of a phase on the open unit, as they were tried where they were. */
+function workedFor(state: PlanState, phase: Phase): Pick<WorkedPlan, 'rig' | 'setup' | 'slice' | 'untried'> {
   const unit = openUnitOf(state);
   const rig = seenOnUnit(state.rig, unit.id);
-  const { cone, slice } = heldOn(state.holds, unit.id);
-  const setup = startSetup(phase.brief, rig, state.habits, cone);
-  return { rig, setup, slice: sliceSetup(phase.brief, rig, setup, state.habits, slice) };
+  const { habits, tried } = state;
+  const held = heldOn(state.holds, unit.id);
+  const { brief } = phase;
+  const cone = withTried(brief, rig, tried, (t) => startSetup(brief, rig, habits, held.cone, t));
+  const sliceOf = (t: TriedColours | null): Setup | null =>
+    sliceSetup(brief, rig, cone.setup, habits, held.slice, t);
+  const slice = sliceOf(null) && withTried(brief, rig, tried, (t) => sliceOf(t)!);
+  return {
+    rig,
+    setup: cone.setup,
+    slice: slice?.setup ?? null,
+    untried: [cone.untried, slice?.untried].flatMap((u) => u ?? []),
+  };
 }
 
 export function planOf(state: PlanState): WorkedPlan {

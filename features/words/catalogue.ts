@@ -55,6 +55,9 @@ export const manyBriefs = (count: number): { brief: Brief; rig: Rig }[] =>
     };
   });
 
+/** What may come of trying. */
+const SOME_TRIED = { colourSpreadDb: 50, found: 9.4, foundBefore: 5.2, fish: 12, passes: 2 };
+
 /** What Plan says of a brief, screen by screen: its card with all reasons, what to expect, the beams, the cautions. */
 export function planTexts(brief: Brief, rig: Rig, units: Units): Record<string, string[]> {
   const out: Record<string, string[]> = {
@@ -66,7 +69,9 @@ export function planTexts(brief: Brief, rig: Rig, units: Units): Record<string, 
   for (const phase of phasesOf(brief)) {
     const cone = startSetup(phase.brief, rig);
     const slice = sliceSetup(phase.brief, rig, cone);
-    for (const setup of slice ? [cone, slice] : [cone]) {
+    // A picture of a beam that was tried says other words than one worked out.
+    const tried = startSetup(phase.brief, rig, {}, {}, { ...SOME_TRIED, gainDb: cone.settings.gainDb - 6 });
+    for (const setup of slice ? [cone, slice, tried] : [cone, tried]) {
       for (const line of setup.lines) {
         out.reasons!.push(lineReason(line, units), ...line.others.map((o) => becauseWords(o.because, units)));
       }

@@ -1,4 +1,4 @@
-import { isPinnable, type Because, type SetupLine } from '@/core/advice';
+import { isPinnable, type Because, type GainShows, type SetupLine, type TriedColours } from '@/core/advice';
 import type { Units } from '../units';
 import { grams, perSecond } from './numbers';
 import { pinWords } from './setupValues';
@@ -15,6 +15,26 @@ export function lineReason({ control, because }: SetupLine, units: Units): strin
     default:
       return becauseWords(because, units);
   }
+}
+
+/** How the gain is brought there, by what tells it. */
+const GAIN_RITUALS: Record<GainShows, string> = {
+  specks: 'Turn it up until the open water shows a few specks, then stop.',
+  'fish midway': 'Turn it up until this fish is in the middle of the colours.',
+  'fish in weaker colours': 'Turn it up until this fish shows in the weaker colours, then stop.',
+};
+const GAIN_OTHERWISE: Record<GainShows, string> = {
+  specks: 'Higher, specks hide the fish. Lower, the fish goes pale.',
+  'fish midway': 'Higher only adds what is not fish.',
+  'fish in weaker colours': 'Higher only adds what is not fish.',
+};
+
+/** What came out of trying. */
+function triedWords({ found, foundBefore, fish, passes }: TriedColours): string {
+  const shown = Math.round(found);
+  const before = Math.round(foundBefore);
+  const tried = `Tried on ${passes} made passes over water like yours, it shows about ${shown} of ${fish} fish in the beam.`;
+  return shown > before ? `${tried} The plain rule shows ${before}.` : tried;
 }
 
 /** More pings than this are many. */
@@ -80,10 +100,10 @@ export function becauseWords(b: Because, units: Units): string {
       return 'Full power. Small and deep fish need it; turning up the gain cannot replace it.';
     case 'power-filtered':
       return `Low power, with more gain. It is calmer in silt and over a hard, near bed. ${shows(b.deepestM)}`;
-    case 'gain-few-specks':
-      return 'Turn it up until the open water shows a few specks, then stop. Higher, specks hide the fish. Lower, the fish goes pale.';
-    case 'gain-fish-midway':
-      return 'Turn it up until this fish is in the middle of the colours. Higher only adds what is not fish.';
+    case 'gain-by-eye':
+      return `${GAIN_RITUALS[b.shows]} ${b.tried ? triedWords(b.tried) : GAIN_OTHERWISE[b.shows]}`;
+    case 'spread-tried':
+      return 'Tried together with the gain: fish stand out best so.';
     case 'gain-auto-offset':
       return 'Your unit sets it. Leave the offset at 0, then turn it until a few specks show. It shifts with engine noise, so one fish can look different.';
     case 'gain-under-way':

@@ -1,4 +1,4 @@
-import { type Control, type Pinnable, type SetupLine } from '@/core/advice';
+import { type Control, type GainShows, type Pinnable, type SetupLine } from '@/core/advice';
 import { calibrateChart, toUnit, UNIT_CONTROLS, type UnitControl } from '@/core/picture';
 import type { Face, Unit } from '@/core/rig';
 import type { Units } from '../units';
@@ -37,10 +37,15 @@ export function onOwnUnit(
   return known === 'gain' ? `about ${number}` : number;
 }
 
+/** What tells the eye that the gain is there. */
+const GAIN_SHOWS_WORDS: Record<GainShows, string> = {
+  specks: 'to first specks',
+  'fish midway': 'to mid colours',
+  'fish in weaker colours': 'to weaker colours',
+};
+
 /** Gain as it is set on the water: by what is then seen. */
 const GAIN_WORDS: Partial<Record<SetupLine['because']['rule'], string>> = {
-  'gain-few-specks': 'to first specks',
-  'gain-fish-midway': 'to mid colours',
   'gain-under-way': 'clean in gear',
   'gain-big-only': 'big fish only',
   'gain-show-lure': 'until the lure shows',
@@ -84,6 +89,7 @@ export function lineValue(
       return value === 40 ? 'for fish' : value === 20 ? 'for layers' : 'off';
     case 'gain':
       if (because.rule === 'gain-auto-offset') return 'auto';
+      if (because.rule === 'gain-by-eye') return GAIN_SHOWS_WORDS[because.shows];
       return because.rule === 'pinned' ? signedDb(value) : (GAIN_WORDS[because.rule] ?? 'to first specks');
     case 'firstColour':
       return because.rule === 'pinned'

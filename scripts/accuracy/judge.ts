@@ -55,7 +55,9 @@ function judgeBed(pass: MadePass, reading: Reading, tally: Tally): void {
     const off = Math.abs(BED_MATERIALS.indexOf(stretch.likely) - material);
     count(tally, 'material', off === 0);
     count(tally, 'material or next', off <= 1);
-    count(tally, 'hard', stretch.hard > 0.5 === material < 4);
+    const right = stretch.hard > 0.5 === material < 4;
+    count(tally, 'hard', right);
+    tally.claims.push(['hard or soft', Math.max(stretch.hard, 1 - stretch.hard), right]);
   }
   for (let p = 0; p < channel.pingCount; p += 20) {
     const below = bedDepthAt(scene.bed, track.xM[p]!, track.yM[p]!) - track.heaveM[p]!;
@@ -144,7 +146,7 @@ export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: 
     const right = used.has(m.id);
     if (!right && amongBait(pass, m)) continue;
     count(tally, 'precision', right);
-    tally.claims.push([m.confidence, right]);
+    tally.claims.push(['fish', m.confidence, right]);
     if (!right)
       tally.notes.push(
         `seed ${seed}: false at ${m.rangeM.toFixed(1)} m, ${m.timeS.toFixed(0)} s, pings ${m.fromPing}–${m.toPing}, ${m.shape}, ${m.overBackgroundDb.toFixed(0)} dB, said ${m.confidence.toFixed(2)}`,
@@ -266,14 +268,17 @@ function judgeClouds(pass: MadePass, reading: Reading, tally: Tally): void {
     if (!f && !isDrawn(there, channel)) return;
     count(tally, 'clouds found', f !== undefined);
     if (!f) return;
-    tally.claims.push([f.confidence, true]);
+    tally.claims.push(
+      ['bait', f.confidence, true],
+      ['calm or hunted', f.moodProbability, f.mood === cloud.mood],
+    );
     count(tally, 'mood', f.mood === cloud.mood);
     note(tally, 'outline', overlap(there, f, channel));
   });
   for (const f of read) {
     if (mine.includes(f)) continue;
     count(tally, 'false clouds', true);
-    tally.claims.push([f.confidence, false]);
+    tally.claims.push(['bait', f.confidence, false]);
   }
 }
 
@@ -317,7 +322,8 @@ export function judgeCover(pass: CoverPass, seed: number): Tally {
     note(tally, `fish named: ${pass.kind}`, near.filter((f) => f.kind === 'fish').length);
   const beside = pass.kind === 'fish' ? null : withFishBeside(pass, seed);
   if (beside) count(tally, `fish beside: ${pass.kind}`, isFound(beside));
-  if (best) tally.claims.push([best.confidence, said === pass.kind]);
+  if (best)
+    tally.claims.push([best.kind === 'cover' ? 'on the bed' : 'fish', best.confidence, said === pass.kind]);
   if (said !== pass.kind) tally.notes.push(`seed ${seed}: ${pass.kind} read as ${said}`);
   return tally;
 }

@@ -7,7 +7,7 @@ import { judgeCover, judgePass } from './judge';
 import { judgePainted, type PaintedWorld } from './painted';
 import { madePass, type Conditions } from './passes';
 import { planPass } from './planPasses';
-import { addTally, calibration, newTally, quantile, share, type Tally } from './tally';
+import { addTally, calibration, calibrationByKind, newTally, quantile, share, type Tally } from './tally';
 
 interface Job {
   group: string;
@@ -72,7 +72,12 @@ function printPainted(t: Tally): void {
   for (const [name, list] of Object.entries(t.lists))
     if (name.endsWith('a pass'))
       console.log(`  ${name}: ${(list.reduce((a, b) => a + b, 0) / list.length).toFixed(2)}`);
-  console.log(`  probabilities: ${calibration(t)}`);
+  printClaims(t);
+}
+
+/** How far what is said of each kind of finding can be believed. */
+function printClaims(t: Tally): void {
+  for (const line of calibrationByKind(t)) console.log(`  said of ${line}`);
 }
 
 /** Spreads jobs over two threads. */
@@ -116,6 +121,7 @@ function print(group: string, t: Tally): void {
           `    of its own parts named fish ${(named.reduce((a, b) => a + b, 0) / named.length).toFixed(2)} a piece; fish beside or over it, clear of it, found ${share(t, `fish beside: ${kind}`)}`,
         );
     }
+    printClaims(t);
     console.log(`  averaged by class ${(shares.reduce((a, b) => a + b, 0) / shares.length).toFixed(3)}`);
     return;
   }
@@ -151,7 +157,7 @@ function print(group: string, t: Tally): void {
     console.log(
       `  clouds: found ${share(t, 'clouds found')}, false ${t.counts['false clouds']?.[0] ?? 0}, outline against the noise-free one ${quantile(t.lists['outline'] ?? [], 0.5).toFixed(2)} (median of both over either), calm or hunted ${share(t, 'mood')}`,
     );
-  console.log(`  probabilities: ${calibration(t)}`);
+  printClaims(t);
 }
 
 async function main(): Promise<void> {
@@ -175,6 +181,15 @@ async function main(): Promise<void> {
     addTally(together, tally);
   }
   console.log(`all findings together: ${calibration(together)}`);
+  for (const [where, is] of [
+    ['at home', false],
+    ['painted', true],
+  ] as const) {
+    const part = newTally();
+    for (const [group, tally] of tallies) if (group.startsWith('painted') === is) addTally(part, tally);
+    if (part.claims.length > 0) console.log(`all of them ${where}`);
+    printClaims(part);
+  }
 }
 
 if (isMainThread)

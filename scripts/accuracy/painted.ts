@@ -76,7 +76,11 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     else off++;
   }
   if (off > 4) tell(`bed off in ${off} pings`);
-  for (const stretch of reading.hardness) count(tally, 'hard', stretch.hard > 0.5 === truth.hard);
+  for (const { hard } of reading.hardness) {
+    const right = hard > 0.5 === truth.hard;
+    count(tally, 'hard', right);
+    tally.claims.push(['hard or soft', Math.max(hard, 1 - hard), right]);
+  }
 
   const marks = reading.findings.filter((f): f is FishFinding => f.kind === 'fish');
   const used = new Set<number>();
@@ -104,7 +108,7 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     if (!used.has(m.id) && [...truth.clouds, ...truth.weed].some((c) => within(m, c))) continue;
     const right = used.has(m.id);
     count(tally, 'precision', right);
-    tally.claims.push([m.confidence, right]);
+    tally.claims.push(['fish', m.confidence, right]);
     if (right) continue;
     wrong++;
     tell(
@@ -124,14 +128,14 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
       return tell(
         `cloud missed, ${c.mood}, pings ${c.fromPing}–${c.toPing} at ${c.topM.toFixed(1)}–${c.bottomM.toFixed(1)} m`,
       );
-    tally.claims.push([f.confidence, true]);
+    tally.claims.push(['bait', f.confidence, true], ['calm or hunted', f.moodProbability, f.mood === c.mood]);
     count(tally, `mood: ${c.mood}`, f.mood === c.mood);
   });
   for (const f of clouds) {
     const right = mineOf.includes(f);
     count(tally, 'cloud precision', right);
     if (right) continue;
-    tally.claims.push([f.confidence, false]);
+    tally.claims.push(['bait', f.confidence, false]);
     tell(
       `false cloud at ${f.rangeM.toFixed(1)} m, ${f.heightM.toFixed(1)} m high, pings ${f.fromPing}–${f.toPing}, ${f.overBackgroundDb.toFixed(0)} dB, said ${f.confidence.toFixed(2)}`,
     );
@@ -167,6 +171,12 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
         ![...truth.weed, ...truth.boulders].some((w) => touches(f, w)),
     ).length,
   );
+  const THERE: Partial<Record<CoverFinding['cover'], readonly PaintedPatch[]>> = {
+    weed: truth.weed,
+    boulder: truth.boulders,
+  };
+  for (const f of cover)
+    tally.claims.push(['on the bed', f.confidence, (THERE[f.cover] ?? []).some((w) => touches(f, w))]);
   const sounders = reading.named.filter((e) => e.kind === 'another-sounder');
   if (nuisances.includes('other-sounder')) {
     count(tally, 'sounder named', sounders.length > 0);

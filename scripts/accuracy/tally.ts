@@ -1,12 +1,16 @@
 import { wilson } from '@/core/maths';
 
+/** What a stated probability was about. */
+export const CLAIMED = ['fish', 'bait', 'calm or hunted', 'on the bed', 'hard or soft'] as const;
+export type Claimed = (typeof CLAIMED)[number];
+
 /** What was counted over some passes; plain data, so that threads can hand it over. */
 export interface Tally {
   /** Good and all, by name. */
   counts: Record<string, [good: number, all: number]>;
   lists: Record<string, number[]>;
   /** Stated probability and whether it was right. */
-  claims: [confidence: number, right: boolean][];
+  claims: [about: Claimed, confidence: number, right: boolean][];
   notes: string[];
 }
 
@@ -45,8 +49,11 @@ export function share(tally: Tally, name: string): string {
 export const quantile = (list: readonly number[], q: number): number =>
   [...list].sort((a, b) => a - b)[Math.floor(q * (list.length - 1))] ?? NaN;
 
-/** Expected calibration error over ten bins, and the area under the curve of right against wrong. */
-export function calibration({ claims }: Tally): string {
+/** Expected calibration error over ten bins, and the area under the curve of right against wrong. @param about one kind of claim only */
+export function calibration({ claims: all }: Tally, about?: Claimed): string {
+  const claims = all
+    .filter(([kind]) => about === undefined || kind === about)
+    .map(([, confidence, right]) => [confidence, right] as const);
   let error = 0;
   for (let bin = 0; bin < 10; bin++) {
     const mine = claims.filter(([c]) => Math.min(9, Math.floor(c * 10)) === bin);
@@ -62,3 +69,9 @@ export function calibration({ claims }: Tally): string {
   const auroc = right.length * wrong.length > 0 ? (above / (right.length * wrong.length)).toFixed(3) : '–';
   return `calibration error ${error.toFixed(3)}, AUROC ${auroc} (n ${claims.length}, wrong ${wrong.length})`;
 }
+
+/** The same for each kind of claim that was made, a line each. */
+export const calibrationByKind = (tally: Tally): string[] =>
+  CLAIMED.filter((about) => tally.claims.some(([kind]) => kind === about)).map(
+    (about) => `${about}: ${calibration(tally, about)}`,
+  );

@@ -5,7 +5,7 @@ import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf } from '@/core/rig';
 import { makeScene, recipeOf, trackOver } from '@/core/scene';
 import { simulate } from '@/core/sounder';
-import { fishPlaces } from '@/core/testing/fishPlaces';
+import { fishPlaces } from '@/core/bench/fishPlaces';
 
 export const SCREEN = { rows: 300, columns: 420 };
 const SEED = 5;

@@ -5,7 +5,7 @@ import { readRecording } from '@/core/reading';
 import { durationOf, recordingOf } from '@/core/recording';
 import { faceOf, screenOf, type Rig } from '@/core/rig';
 import { simulate } from '@/core/sounder';
-import { fishPlaces } from '@/core/testing/fishPlaces';
+import { fishPlaces } from '@/core/bench/fishPlaces';
 import { WHOLE_GRID, type SightGrid } from './startSight';
 
 /** A phone in the hand: 65 mm of picture at 35 cm. */

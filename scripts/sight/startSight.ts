@@ -1,29 +1,14 @@
-import { sliceSetup, startSetup, type Brief, type Setup } from '@/core/advice';
-import { benchPass } from '@/core/bench';
-import {
-  viewing,
-  palettesFor,
-  type MarkPlace,
-  type PaletteName,
-  type Picture,
-  type PictureKind,
-  type Settings,
-  type SightFor,
-} from '@/core/picture';
-import { drawPicture, newDesk, see, sightScore } from '@/core/picture/drawing';
-import { recordingOf } from '@/core/recording';
+import { sliceSetup, startSetup, type Brief, type Setup, type TriedColours } from '@/core/advice';
+import { sightOnPass, triedColours, type SeenAt } from '@/core/bench';
+import { viewing, palettesFor, type PaletteName, type PictureKind, type Settings } from '@/core/picture';
 import { screenOf, type Rig } from '@/core/rig';
-import { simulate } from '@/core/sounder';
-import { fishPlaces } from '@/core/testing/fishPlaces';
 
 /** A phone in the hand: 65 mm of picture at 35 cm. */
 const WIDTH_MM = 65;
 const DISTANCE_MM = 350;
 
-/** What a person makes of a picture: the share of its fish they find, and the eye's one number. */
-export interface SeenAt {
-  found: number;
-  score: number;
+/** What a person makes of a picture, and how it was set. */
+export interface SeenWith extends SeenAt {
   settings: Settings;
 }
 
@@ -31,9 +16,11 @@ export interface SeenAt {
 export interface StartSight {
   kind: PictureKind;
   fish: number;
-  start: SeenAt;
-  best: SeenAt;
-  mostFound: SeenAt;
+  start: SeenWith;
+  /** With gain and colour spread tried on other passes; as at the start where none were. */
+  tried: SeenWith;
+  best: SeenWith;
+  mostFound: SeenWith;
 }
 
 /** Gains, first colours and spreads, dB, of a grid; each in every palette of the light. */
@@ -50,50 +37,6 @@ export const WHOLE_GRID: SightGrid = {
   spreads: [20, 30, 40, 50, 60],
 };
 
-/** Draws a pass at settings in as many windows as hold it, and looks at each. */
-export function sightOver(
-  brief: Brief,
-  rig: Rig,
-  base: Settings,
-  seed: number,
-): { fish: number; at: (change: Partial<Settings>) => SeenAt } {
-  // A lure is not what is looked for, nor what it is mistaken for.
-  const request = benchPass({ ...brief, lure: null }, rig, base, seed);
-  const stretch = simulate(request);
-  const recording = recordingOf([stretch]);
-  const face = request.faces[0]!;
-  const places = fishPlaces(request.scene, request.track, request.rig, face, stretch);
-  const screen = screenOf(rig);
-  const view = viewing(WIDTH_MM, screen.columns, DISTANCE_MM);
-  const { timeS } = stretch.navigation;
-  const endS = timeS[timeS.length - 1]!;
-  const historyS = screen.columns / base.chartSpeed;
-  const nows = Array.from({ length: Math.max(1, Math.ceil(endS / historyS)) }, (_, k) => endS - k * historyS);
-  const purpose: SightFor = brief.presentation === 'vertical' ? 'vertical' : 'search';
-  const desk = newDesk();
-  const draw = (settings: Settings, nowS: number): Picture =>
-    drawPicture(recording, settings, screen, nowS, desk);
-  // Where the fish lie does not hang on gain and colours.
-  const windows = nows
-    .map((nowS) => ({ nowS, marks: places(draw(base, nowS)) }))
-    .filter(({ marks }: { marks: MarkPlace[] }) => marks.length > 0);
-  const fish = windows.reduce((sum, w) => sum + w.marks.length, 0);
-  return {
-    fish,
-    at: (change) => {
-      const settings = { ...base, ...change };
-      let found = 0;
-      let score = 0;
-      for (const { nowS, marks } of windows) {
-        const sight = see(draw(settings, nowS), settings.palette, settings.bedRamp, marks, view);
-        found += sight.marks.reduce((sum, m) => sum + m.probability, 0);
-        score += sightScore(sight, purpose) * marks.length;
-      }
-      return { found: found / fish, score: score / fish, settings };
-    },
-  };
-}
-
 /** Holds a setup's picture against the grid on the same pings; null where the pass has no fish in the beam. */
 export function heldAgainstGrid(
   brief: Brief,
@@ -101,29 +44,44 @@ export function heldAgainstGrid(
   setup: Setup,
   seed: number,
   grid = WHOLE_GRID,
+  triedAs: Pick<TriedColours, 'gainDb' | 'colourSpreadDb'> | null = null,
 ): StartSight | null {
   const kind: PictureKind = setup.prediction.face.beam.shape === 'fan' ? 'slice' : 'cone';
   const palettes: PaletteName[] = palettesFor('day', kind);
   const base: Settings = { ...setup.settings, palette: palettes[0]! };
-  const sight = sightOver(brief, rig, base, seed);
+  const view = viewing(WIDTH_MM, screenOf(rig).columns, DISTANCE_MM);
+  const sight = sightOnPass(brief, rig, base, { seed, view });
   if (sight.fish === 0) return null;
-  const start = sight.at({});
-  let best = start;
-  let mostFound = start;
+  const seenAt = (change: Partial<Settings>): SeenWith => ({
+    ...sight.at(change),
+    settings: { ...base, ...change },
+  });
+  const start = seenAt({});
+  const tried = triedAs
+    ? seenAt({
+        gainMode: 'manual',
+        gainDb: triedAs.gainDb,
+        colourSpreadDb: triedAs.colourSpreadDb,
+      })
+    : start;
+  let best = tried.score > start.score ? tried : start;
+  let mostFound = tried.found > start.found ? tried : start;
   for (const palette of palettes)
     for (const colourSpreadDb of grid.spreads)
       for (const firstColourDb of grid.firstColours)
         for (const gainDb of grid.gains) {
-          const here = sight.at({ palette, colourSpreadDb, firstColourDb, gainDb, gainMode: 'manual' });
+          const here = seenAt({ palette, colourSpreadDb, firstColourDb, gainDb, gainMode: 'manual' });
           if (here.score > best.score) best = here;
           if (here.found > mostFound.found) mostFound = here;
         }
-  return { kind, fish: sight.fish, start, best, mostFound };
+  return { kind, fish: sight.fish, start, tried, best, mostFound };
 }
 
-/** The cone's and the slice's start setups of a brief, each held against the grid. */
+/** The cone's and the slice's start setups of a brief, worked out and tried, each held against the grid. */
 export function startSight(brief: Brief, rig: Rig, seed: number): StartSight[] {
   const cone = startSetup(brief, rig);
   const slice = sliceSetup(brief, rig, cone);
-  return [cone, ...(slice ? [slice] : [])].flatMap((setup) => heldAgainstGrid(brief, rig, setup, seed) ?? []);
+  return [cone, ...(slice ? [slice] : [])].flatMap(
+    (setup) => heldAgainstGrid(brief, rig, setup, seed, WHOLE_GRID, triedColours(brief, rig, setup)) ?? [],
+  );
 }

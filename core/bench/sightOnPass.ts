@@ -1,0 +1,68 @@
+import type { Brief } from '@/core/advice';
+import { spreadEvenly } from '@/core/maths';
+import type { MarkPlace, Picture, Settings, SightFor, Viewing } from '@/core/picture';
+import { drawPicture, newDesk, see, sightScore } from '@/core/picture/drawing';
+import { recordingOf } from '@/core/recording';
+import { screenOf, type Rig } from '@/core/rig';
+import { simulate } from '@/core/sounder';
+import { benchPass } from './benchPass';
+import { fishPlaces } from './fishPlaces';
+
+/** What a person makes of a picture: the fish they find, and the eye's one number, both as shares of the fish there. */
+export interface SeenAt {
+  found: number;
+  score: number;
+}
+
+/** A made pass to be drawn and looked at in many ways. */
+export interface SightOnPass {
+  /** Fish that show in the pass. */
+  fish: number;
+  /** @param change of the settings the pass was made for: of gain, colours and palette, none of pings or window */
+  at: (change: Partial<Settings>) => SeenAt;
+}
+
+/**
+ * Makes a pass over a brief's water and looks at it in as many windows of time as hold it. Where the fish lie is the scene's word.
+ * @param settings the pings are made for @param mostWindows of those with fish, evenly spread, are looked at
+ */
+export function sightOnPass(
+  brief: Brief,
+  rig: Rig,
+  settings: Settings,
+  { seed, view, mostWindows = Infinity }: { seed: number; view: Viewing; mostWindows?: number },
+): SightOnPass {
+  // A lure is not what is looked for, nor what it is mistaken for.
+  const request = benchPass({ ...brief, lure: null }, rig, settings, seed);
+  const stretch = simulate(request);
+  const recording = recordingOf([stretch]);
+  const places = fishPlaces(request.scene, request.track, request.rig, request.faces[0]!, stretch);
+  const screen = screenOf(rig);
+  const { timeS } = stretch.navigation;
+  const endS = timeS[timeS.length - 1]!;
+  const historyS = screen.columns / settings.chartSpeed;
+  const nows = Array.from({ length: Math.max(1, Math.ceil(endS / historyS)) }, (_, k) => endS - k * historyS);
+  const purpose: SightFor = brief.presentation === 'vertical' ? 'vertical' : 'search';
+  const desk = newDesk();
+  const draw = (now: Settings, nowS: number): Picture => drawPicture(recording, now, screen, nowS, desk);
+  // Where the fish lie does not hang on gain and colours.
+  const all = nows
+    .map((nowS) => ({ nowS, marks: places(draw(settings, nowS)) }))
+    .filter(({ marks }: { marks: MarkPlace[] }) => marks.length > 0);
+  const windows = spreadEvenly(all, mostWindows);
+  const fish = windows.reduce((sum, w) => sum + w.marks.length, 0);
+  return {
+    fish,
+    at: (change) => {
+      const now = { ...settings, ...change };
+      let found = 0;
+      let score = 0;
+      for (const { nowS, marks } of windows) {
+        const sight = see(draw(now, nowS), now.palette, now.bedRamp, marks, view);
+        found += sight.marks.reduce((sum, m) => sum + m.probability, 0);
+        score += sightScore(sight, purpose) * marks.length;
+      }
+      return { found: found / Math.max(1, fish), score: score / Math.max(1, fish) };
+    },
+  };
+}

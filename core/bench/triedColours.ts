@@ -1,0 +1,100 @@
+import type { Brief, Setup, TriedColours } from '@/core/advice';
+import { CONTROLS, palettesFor, viewing, weakestColourDb, type Settings } from '@/core/picture';
+import { screenOf, unitOf, type Rig } from '@/core/rig';
+import { sightOnPass, type SeenAt } from './sightOnPass';
+
+/** Passes that are made, windows of each that are looked at, and where their seeds begin: far from a bench's. */
+const PASSES = 2;
+const MOST_WINDOWS = 3;
+const FIRST_SEED = 20_000;
+/** Gains about the one worked out, then finer ones about the best, and colour spreads, dB. */
+const GAINS = [-20, -16, -12, -8, -4, 4, 8] as const;
+const FINER = [-2, 2] as const;
+const SPREADS = [20, 30, 40, 50, 60] as const;
+/** The target keeps so much over the first colour, dB: what is promised must be drawn. */
+const LEAST_OVER_DB = 2;
+/** Of what comes within this share of the best the nearest to what was worked out is taken: the rest is chance. */
+const ENOUGH = 0.97;
+/** A step of spread counts as a quarter of one of gain. */
+const SPREAD_COUNTS = 0.25;
+
+type Colours = Pick<Settings, 'gainDb' | 'colourSpreadDb'>;
+interface Tried extends SeenAt {
+  colours: Colours;
+}
+
+/**
+ * Gain and colour spread found by trying: passes over water like the brief's are made and drawn at several, and those are taken at
+ * which the eye finds most fish among fewest specks. It meets what no rule foresees: weed about the fish, gusts of bubbles, how a fish
+ * fades. Null where it meets no fish.
+ * @param spreadHeld the colour spread stays as it is @param onShare told how much is done, 0…1
+ */
+export function triedColours(
+  brief: Brief,
+  rig: Rig,
+  { settings, prediction }: Setup,
+  spreadHeld = false,
+  onShare: (share: number) => void = () => undefined,
+): TriedColours | null {
+  const unit = unitOf(rig);
+  const [palette] = palettesFor('day', prediction.face.beam.shape === 'fan' ? 'slice' : 'cone');
+  const view = viewing(unit.pictureHeightM, screenOf(rig).rows, unit.viewedFromM);
+  const spreads = spreadHeld ? [] : SPREADS;
+  const steps = PASSES + 1 + GAINS.length + FINER.length * 2 + spreads.length;
+  let done = 0;
+  const passes = Array.from({ length: PASSES }, (_, k) => {
+    const made = sightOnPass(
+      brief,
+      rig,
+      { ...settings, palette: palette! },
+      {
+        seed: FIRST_SEED + k,
+        view,
+        mostWindows: MOST_WINDOWS,
+      },
+    );
+    onShare(++done / steps);
+    return made;
+  }).filter((pass) => pass.fish > 0);
+  const fish = passes.reduce((sum, pass) => sum + pass.fish, 0);
+  if (fish === 0) return null;
+
+  const tried: Tried[] = [];
+  const tryOut = (colours: Colours): void => {
+    const seen = { colours, found: 0, score: 0 };
+    for (const pass of passes) {
+      const { found, score } = pass.at({ ...colours, gainMode: 'manual' });
+      seen.found += found * pass.fish;
+      seen.score += (score * pass.fish) / fish;
+    }
+    tried.push(seen);
+    onShare(++done / steps);
+  };
+  const best = (): Tried => tried.reduce((a, b) => (b.score > a.score ? b : a));
+  const { lowest, highest } = CONTROLS.gain;
+  const shows = (gainDb: number): boolean =>
+    gainDb >= lowest &&
+    gainDb <= highest &&
+    weakestColourDb({ gainDb, power: settings.power }) + settings.firstColourDb + LEAST_OVER_DB <=
+      prediction.targetStrengthDb;
+  const tryGains = (offsets: readonly number[]): void => {
+    const { gainDb, colourSpreadDb } = best().colours;
+    for (const offset of offsets)
+      if (shows(gainDb + offset)) tryOut({ gainDb: gainDb + offset, colourSpreadDb });
+  };
+
+  const { gainDb, colourSpreadDb } = settings;
+  tryOut({ gainDb, colourSpreadDb });
+  const before = tried[0]!;
+  tryGains(GAINS);
+  tryGains(FINER);
+  const atBest = best().colours;
+  for (const spread of spreads) tryOut({ ...atBest, colourSpreadDb: spread });
+  tryGains(FINER);
+
+  const away = ({ colours }: Tried): number =>
+    Math.abs(colours.gainDb - gainDb) + SPREAD_COUNTS * Math.abs(colours.colourSpreadDb - colourSpreadDb);
+  const least = ENOUGH * best().score;
+  const taken = tried.filter(({ score }) => score >= least).reduce((a, b) => (away(b) < away(a) ? b : a));
+  return { ...taken.colours, found: taken.found, foundBefore: before.found, fish, passes: PASSES };
+}
