@@ -1,10 +1,13 @@
 import type { Brief, Setup, TriedColours } from '@/core/advice';
 import { CONTROLS, palettesFor, viewing, weakestColourDb, type Settings } from '@/core/picture';
 import { screenOf, unitOf, type Rig } from '@/core/rig';
-import { sightOnPass, type SeenAt } from './sightOnPass';
+import { sightOnPass, type SeenAt, type SightOnPass } from './sightOnPass';
 
-/** Passes that are made, windows of each that are looked at, and where their seeds begin: far from a bench's. */
+/** Passes that are made, more while so few fish are met that chance decides, as in a slice. */
 const PASSES = 2;
+const MOST_PASSES = 5;
+const ENOUGH_FISH = 8;
+/** Windows of each that are looked at, and where their seeds begin: far from a bench's. */
 const MOST_WINDOWS = 3;
 const FIRST_SEED = 20_000;
 /** Gains about the one worked out, then finer ones about the best, and colour spreads, dB. */
@@ -42,21 +45,22 @@ export function triedColours(
   const spreads = spreadHeld ? [] : SPREADS;
   const steps = PASSES + 1 + GAINS.length + FINER.length * 2 + spreads.length;
   let done = 0;
-  const passes = Array.from({ length: PASSES }, (_, k) => {
-    const made = sightOnPass(
+  let fish = 0;
+  let made = 0;
+  const passes: SightOnPass[] = [];
+  while (made < PASSES || (made < MOST_PASSES && fish < ENOUGH_FISH)) {
+    const seed = FIRST_SEED + made++;
+    const pass = sightOnPass(
       brief,
       rig,
       { ...settings, palette: palette! },
-      {
-        seed: FIRST_SEED + k,
-        view,
-        mostWindows: MOST_WINDOWS,
-      },
+      { seed, view, mostWindows: MOST_WINDOWS },
     );
-    onShare(++done / steps);
-    return made;
-  }).filter((pass) => pass.fish > 0);
-  const fish = passes.reduce((sum, pass) => sum + pass.fish, 0);
+    if (pass.fish > 0) passes.push(pass);
+    fish += pass.fish;
+    // Passes beyond the usual are not counted on.
+    if (made <= PASSES) onShare(++done / steps);
+  }
   if (fish === 0) return null;
 
   const tried: Tried[] = [];
@@ -96,5 +100,5 @@ export function triedColours(
     Math.abs(colours.gainDb - gainDb) + SPREAD_COUNTS * Math.abs(colours.colourSpreadDb - colourSpreadDb);
   const least = ENOUGH * best().score;
   const taken = tried.filter(({ score }) => score >= least).reduce((a, b) => (away(b) < away(a) ? b : a));
-  return { ...taken.colours, found: taken.found, foundBefore: before.found, fish, passes: PASSES };
+  return { ...taken.colours, found: taken.found, foundBefore: before.found, fish, passes: made };
 }

@@ -4,6 +4,7 @@ import { overAt, type Excess } from '../levels/background';
 import type { BedLine } from '../bed/bedLine';
 import { CELL, STANDS_OUT_DB, type Cells } from '../levels/cells';
 import { fitCrossing } from '../marks/crossing';
+import { joinTorn } from './joinTorn';
 import { scratchBytes } from '../levels/scratch';
 
 /** Size of the window whose filling is measured: metres of range, and metres of way either side as pings (within bounds). */
@@ -124,7 +125,12 @@ export function findClouds(
     }
     clouds.push(trimmed({ fromPing, toPing, top, bottom }, excess, bedSample));
   }
-  return { clouds, taken };
+  const whole = joinTorn(clouds, pingsPerM);
+  if (whole.became.some((now, k) => now !== k))
+    for (let i = 0; i < taken.length; i++)
+      if (taken[i]! > 0 && taken[i]! < MOST_NUMBER)
+        taken[i] = Math.min(MOST_NUMBER, whole.became[taken[i]! - 1]! + 1);
+  return { clouds: whole.clouds, taken };
 }
 
 /** Highest number a sample can carry; more clouds than that share it. */
