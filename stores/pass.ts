@@ -12,7 +12,7 @@ import { briefPass, passKey, PassSourceSchema, type PassSpec } from '@/core/benc
 import { DONE, issueSentence, refused, type Migration, type Result } from '@/core/formats';
 import type { Earlier } from '@/workers';
 import { unsettlingOf, type Unsettling } from '@/core/bench/unsettling';
-import { trapLesson, type Trap } from '@/core/bench/traps';
+import type { Trap, TrapLesson } from '@/core/bench/traps';
 import type { WaterExtras, Way } from '@/core/scene/choices';
 import { ownSettings, SettingsSchema, type Settings } from '@/core/picture';
 import { GENERIC_RIG, RigSchema, screenOf, type Face, type Rig } from '@/core/rig';
@@ -272,10 +272,8 @@ export const takeToBench = (pass: PassSpec, settings: Settings): void =>
   });
 
 /** Sets the bench up for a lesson: its water, and its two ways held against each other. */
-export function takeTrap(trap: Trap): void {
-  const { pass, settings } = passStore.getState();
-  const { a, b, pass: of, nowS } = trapLesson(trap, pass.rig);
-  const { palette } = settings;
+export function takeTrap(trap: Trap, { a, b, pass: of, nowS }: TrapLesson): void {
+  const { palette } = passStore.getState().settings;
   takeToBench(of, { ...a, palette });
   passStore.setState({ trap, nowS, compared: { shown: 'a', other: { ...b, palette }, side: 'turn' } });
 }

@@ -1,4 +1,5 @@
 import { poissonInterval, wilson } from '@/core/maths';
+import { isTake } from './day';
 import type { Answered, Fished, FishedDay } from './fishedHours';
 
 /** What bites are sorted by. */
@@ -53,10 +54,6 @@ const KEYS: Record<
   lure: { answered: (a) => (a.lure === '' ? null : a.lure), fished: null },
   phase: { answered: (a) => a.phase, fished: (f) => f.phase },
 };
-
-/** Whether a fish took the lure, hooked or not. */
-export const isTake = ({ answer }: Pick<Answered, 'answer'>): boolean =>
-  answer === 'bite' || answer === 'catch';
 
 /** Takes in a time, a rate with its interval; null for too little time. */
 export function rateOf(takes: number, hours: number): Rate | null {

@@ -53,6 +53,9 @@ export const BiteSchema = v.object({
 });
 export type Bite = v.InferOutput<typeof BiteSchema>;
 
+/** Whether a fish took the lure, hooked or not. */
+export const isTake = ({ answer }: Pick<Bite, 'answer'>): boolean => answer === 'bite' || answer === 'catch';
+
 /** A bare weight let down until the picture lost it: what tells the boat's own noise. */
 export const LostWeightSchema = v.object({
   id: Id,

@@ -1,6 +1,6 @@
 import { heldOn, type Brief, type Pinnable, isPinnable } from '@/core/advice';
-import { biteRates, isTake, rateOf, type Rate } from './biteRates';
-import type { Day } from './day';
+import { biteRates, rateOf, type Rate } from './biteRates';
+import { isTake, type Day } from './day';
 import type { FishedDay } from './fishedHours';
 
 /** Something of tomorrow's card, and the day it comes from. */

@@ -1,6 +1,6 @@
 import { heldOn, isPinnable, type Presentation } from '@/core/advice';
-import { isTake, rateOf, type Rate } from './biteRates';
-import { lastUsed, type Day } from './day';
+import { rateOf, type Rate } from './biteRates';
+import { isTake, lastUsed, type Day } from './day';
 import type { FishedDay } from './fishedHours';
 
 /** Which days count; what is left out counts all. */

@@ -1,5 +1,6 @@
 import { offsetFrom, type Position } from '@/core/maths';
-import { isTake, rateOf, type Rate } from './biteRates';
+import { rateOf, type Rate } from './biteRates';
+import { isTake } from './day';
 import type { FishedDay } from './fishedHours';
 
 /** A place that was marked, and what it brought for the time spent there. */

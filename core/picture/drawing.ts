@@ -8,3 +8,16 @@ export { outlineMarks } from './outlineMarks';
 export { findFaults } from './judge/faults';
 export { labTable, see, sightScore } from './judge/eye';
 export { EYE_CHECK_CELLS, eyeCheckPicture, eyeCheckResult, eyeCheckTrials } from './judge/eyeCheck';
+export {
+  bedColours,
+  bedSteps,
+  deepestShown,
+  historyS,
+  markCells,
+  metresPerPixel,
+  saturatedShare,
+  secondsPerColumn,
+  shareBelowBed,
+  speckleShare,
+  targetMargin,
+} from './judge/meters';

@@ -41,20 +41,7 @@ export {
   type NumberControl,
 } from './controls';
 export { blobs, openDepths, openWater, type Blob } from './judge/openWater';
-export {
-  bedColours,
-  bedSteps,
-  deepestShown,
-  historyS,
-  markCells,
-  metresPerPixel,
-  saturatedShare,
-  secondsPerColumn,
-  shareBelowBed,
-  speckleShare,
-  targetMargin,
-  type MarkPlace,
-} from './judge/meters';
+export type { MarkPlace } from './judge/meters';
 export type { Fault, FaultName } from './judge/faults';
 export type { SeenMark, Sight, SightFor } from './judge/eye';
 export { HALVING_SPECKS, LEAST_MARK_ARCMIN2, viewing, type Viewing } from './judge/viewing';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { isTake } from '@/core/logbook/biteRates';
+import { isTake } from '@/core/logbook/day';
 import type { Day } from '@/core/logbook/day';
 import { rewordDay } from '@/stores';
 import { Button, Sheet, Text } from '@/ui';

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
-import { bedSteps, PALETTE_STEPS, shareBelowBed, speckleShare, type Picture } from '@/core/picture';
+import { PALETTE_STEPS, type Picture } from '@/core/picture';
+import { bedSteps, shareBelowBed, speckleShare } from '@/core/picture/judge/meters';
 import { passStore, viewOf, viewStore } from '@/stores';
 import { Text, useWide } from '@/ui';
 import { meterWords, turnWords, type PictureMeters } from '../words/meters';

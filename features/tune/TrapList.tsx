@@ -12,8 +12,9 @@ export function TrapList({ onTaken }: { onTaken: () => void }) {
   const rig = useStore(passStore, (s) => s.pass.rig);
   const now = useStore(passStore, (s) => s.trap);
   const take = (trap: Trap): void => {
-    takeTrap(trap);
-    openCutaway(trapLesson(trap, rig).cutaway);
+    const lesson = trapLesson(trap, rig);
+    takeTrap(trap, lesson);
+    openCutaway(lesson.cutaway);
     onTaken();
   };
   return (

@@ -1,5 +1,5 @@
 import type { Bite, Call, Day, UsedLine } from '@/core/logbook/day';
-import { isTake } from '@/core/logbook/biteRates';
+import { isTake } from '@/core/logbook/day';
 import type { Units } from '../units';
 import { PHASE_WORDS } from './brief';
 import { controlName } from './controls';

@@ -1,12 +1,12 @@
+import { sampleGain, type FaultName, type Picture, type Settings } from '@/core/picture';
 import {
+  autoGain,
+  filteredLevels,
+  findFaults,
   metresPerPixel,
-  sampleGain,
+  pingFilters,
   shareBelowBed,
-  type FaultName,
-  type Picture,
-  type Settings,
-} from '@/core/picture';
-import { autoGain, filteredLevels, findFaults, pingFilters } from '@/core/picture/drawing';
+} from '@/core/picture/drawing';
 import type { Reading } from '@/core/reading';
 import { channelOf, withoutGain, type Recording } from '@/core/recording';
 import { faceOf, lureInView, seenFrom, type Rig } from '@/core/rig';

@@ -1,6 +1,6 @@
 import { median } from '@/core/maths';
-import { metresPerPixel, type FaultName, type Settings } from '@/core/picture';
-import { drawPicture, findFaults } from '@/core/picture/drawing';
+import type { FaultName, Settings } from '@/core/picture';
+import { drawPicture, findFaults, metresPerPixel } from '@/core/picture/drawing';
 import type { Reading } from '@/core/reading';
 import { durationOf, type Recording } from '@/core/recording';
 import { screenOf, type Rig } from '@/core/rig';

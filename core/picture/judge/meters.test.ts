@@ -1,19 +1,16 @@
 import { seededRandom } from '@/core/maths';
+import { PLAIN_SETTINGS, type FaultName, type Picture, type Settings } from '..';
 import {
   bedColours,
   deepestShown,
   historyS,
   markCells,
   metresPerPixel,
-  PLAIN_SETTINGS,
   saturatedShare,
   shareBelowBed,
   speckleShare,
   targetMargin,
-  type FaultName,
-  type Picture,
-  type Settings,
-} from '..';
+} from './meters';
 import { drawPicture, findFaults } from '../drawing';
 import { recordingOf, type Stretch } from '@/core/recording';
 import { GENERIC_RIG, transducerOf, type Rig } from '@/core/rig';
