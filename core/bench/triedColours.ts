@@ -5,7 +5,7 @@ import { sightOnPass, type SeenAt, type SightOnPass } from './sightOnPass';
 
 /** Passes that are made, more while so few fish are met that chance decides, as in a slice. */
 const PASSES = 2;
-const MOST_PASSES = 5;
+const MOST_PASSES = 4;
 const ENOUGH_FISH = 8;
 /** Windows of each that are looked at, and where their seeds begin: far from a bench's. */
 const MOST_WINDOWS = 3;
@@ -17,7 +17,7 @@ const SPREADS = [20, 30, 40, 50, 60] as const;
 /** The target keeps so much over the first colour, dB: what is promised must be drawn. */
 const LEAST_OVER_DB = 2;
 /** Of what comes within this share of the best the nearest to what was worked out is taken: the rest is chance. */
-const ENOUGH = 0.97;
+const ENOUGH = 0.95;
 /** A step of spread counts as a quarter of one of gain. */
 const SPREAD_COUNTS = 0.25;
 

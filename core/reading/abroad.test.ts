@@ -3,6 +3,7 @@ import { NUISANCES, withNuisances } from '@/core/testing/nuisances';
 import { paintedPass } from '@/core/testing/paintedWater';
 import { judgePainted, type PaintedWorld } from '@/scripts/accuracy/painted';
 import { addTally, newTally, type Tally } from '@/scripts/accuracy/tally';
+import { readChannel } from '.';
 import { sameNumbers } from '@/core/testing/sameNumbers';
 
 /** Some painted passes together; their seeds are none that anything was fitted on. */
@@ -46,6 +47,16 @@ describe('on water painted from statistics', () => {
     const right = (t.counts['mood: calm']?.[0] ?? 0) + (t.counts['mood: hunted']?.[0] ?? 0);
     const all = (t.counts['mood: calm']?.[1] ?? 0) + (t.counts['mood: hunted']?.[1] ?? 0);
     expect(right / all).toBeGreaterThan(0.7);
+  });
+  it('a cloud torn apart is one, hunters close under it are no second one', () => {
+    for (const seed of [1_410_005, 1_410_008, 1_410_017, 1_410_022]) {
+      const { recording, truth } = paintedPass(seed, { clouds: 1 });
+      const found = readChannel(recording, recording.channels[0]!).findings.filter((f) => f.kind === 'cloud');
+      expect(found).toHaveLength(1);
+      const [{ topM, bottomM }] = truth.clouds as [(typeof truth.clouds)[number]];
+      expect(found[0]!.rangeM).toBeGreaterThan(topM - 0.4);
+      expect(found[0]!.rangeM).toBeLessThan(bottomM);
+    }
   });
 });
 

@@ -116,8 +116,11 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       const finding = cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM);
       if (isPieceOfCover(finding, branched, channel, pingsPerM)) return false;
       const told = finding.confidence >= LEAST_CONFIDENCE;
+      // What is higher than long is hardly bait: so much the rather it is looked at for a tree.
       const tree =
-        told && speed >= STILL_MPS ? standingTimber(finding, channel, stretch, bed, excess, pingsPerM) : null;
+        finding.confidence >= LEAST_OF_TREE && speed >= STILL_MPS
+          ? standingTimber(finding, channel, stretch, bed, excess, pingsPerM)
+          : null;
       if (tree) {
         branched.push(tree.outline);
         if (tree.finding.confidence >= LEAST_CLASS_CONFIDENCE) cover.push(tree.finding);
@@ -365,6 +368,8 @@ const holds = (school: CloudFinding, { fromPing, toPing, rangeM }: NamedEcho): b
   rangeM[0] > school.rangeM - 0.5 &&
   rangeM[1] < school.rangeM + school.heightM + 0.5;
 
+/** A dense place less likely bait than this is nothing that stands there, either. */
+const LEAST_OF_TREE = 0.1;
 /** A class of cover less likely than this is not told. */
 const LEAST_CLASS_CONFIDENCE = 0.35;
 /** A larger mark this near above or below a cloud is by it, m. */

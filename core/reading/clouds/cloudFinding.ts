@@ -10,6 +10,8 @@ import { STILL_MPS } from '@/core/rig';
 
 /** What begins this near under the clutter at the surface may well hang from it, m. */
 const HANGS_M = 0.4;
+/** What reaches this near to the bed touches it, m. */
+const ON_BED_M = 0.5;
 /** What begins so far up in the clutter is taken for a part of it, m. */
 const WITHIN_M = 1;
 
@@ -49,7 +51,7 @@ function mood(
   const footprint = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, 1.2));
   const stretched = Math.max(0.3, top.length / pingsPerM - BEAM_ADDS * footprint) / tall;
   const ragged = (straying(top) + straying(bottom)) / 2 / Math.max(heightM, tall);
-  const drawnOut = logistic(w.perStretch * Math.log(stretched / w.evenStretch));
+  const drawnOut = logistic(w.perDrawnOut * Math.log(stretched / w.evenDrawnOut));
   const torn = logistic(
     w.perRagged * Math.log(Math.max(LEAST_RAGGED, ragged) / w.evenRagged) -
       w.perEmpty * Math.max(0, w.full - fill),
@@ -85,6 +87,9 @@ export function cloudFinding(
   const heightM = deepest - rangeM;
   const state = mood(top, bottom, heightM, channel, pingsPerM, cloud.fill);
   const w = CLOUD_WEIGHTS;
+  const gapToBedM = gapTo(bed, cloud.fromPing + at, deepest);
+  const thick = Array.from(top, (a, k) => bottom[k]! - a).filter((x) => !isGap(x));
+  const thickM = thick.length > 0 ? median(thick) : 0;
   const filled = cloud.top.reduce((sum, j) => sum + (j >= 0 ? 1 : 0), 0) / pings;
   return {
     id,
@@ -95,12 +100,14 @@ export function cloudFinding(
     rangeM,
     depthM: [rangeM * Math.cos(Math.min(channel.beam.athwartRad / 2, Math.PI / 3)), deepest],
     heightM,
-    gapToBedM: gapTo(bed, cloud.fromPing + at, deepest),
+    gapToBedM,
     overBackgroundDb: cloud.overDb,
     confidence: confidenceOf(
-      w.perDb * (cloud.overDb - w.evenDb) +
-        w.perPing * (Math.min(pings, w.mostPings) - w.evenPings) +
-        w.perFilled * (filled - w.evenFilled) -
+      w.even +
+        w.perThick * Math.log(clamp(thickM / channel.resolutionM, 1, w.mostThick)) +
+        w.perStretch * Math.log(clamp(state.stretched, w.stretchFrom, w.stretchTo)) +
+        w.perFill * (cloud.fill - w.evenFill) -
+        (gapToBedM !== null && gapToBedM < ON_BED_M ? w.onBed : 0) -
         (rangeM < clutterM + HANGS_M ? w.hangs + w.within * clamp((clutterM - rangeM) / WITHIN_M, 0, 1) : 0),
     ),
     reasons: [
