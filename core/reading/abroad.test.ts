@@ -49,7 +49,7 @@ describe('on water painted from statistics', () => {
     expect(right / all).toBeGreaterThan(0.7);
   });
   it('a cloud torn apart is one, hunters close under it are no second one', () => {
-    for (const seed of [1_410_005, 1_410_008, 1_410_017, 1_410_022]) {
+    for (const seed of [1_410_005, 1_410_008, 1_410_012, 1_410_022]) {
       const { recording, truth } = paintedPass(seed, { clouds: 1 });
       const found = readChannel(recording, recording.channels[0]!).findings.filter((f) => f.kind === 'cloud');
       expect(found).toHaveLength(1);

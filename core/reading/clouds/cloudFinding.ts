@@ -107,6 +107,9 @@ export function cloudFinding(
         w.perThick * Math.log(clamp(thickM / channel.resolutionM, 1, w.mostThick)) +
         w.perStretch * Math.log(clamp(state.stretched, w.stretchFrom, w.stretchTo)) +
         w.perFill * (cloud.fill - w.evenFill) -
+        (thickM < w.thin * channel.resolutionM
+          ? w.perThread * Math.log(Math.max(1, state.stretched / w.long))
+          : 0) -
         (gapToBedM !== null && gapToBedM < ON_BED_M ? w.onBed : 0) -
         (rangeM < clutterM + HANGS_M ? w.hangs + w.within * clamp((clutterM - rangeM) / WITHIN_M, 0, 1) : 0),
     ),

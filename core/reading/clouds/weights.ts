@@ -11,6 +11,10 @@ export const CLOUD_WEIGHTS = {
   perStretch: 1.35,
   stretchFrom: 0.2,
   stretchTo: 4,
+  /** Thinner than so many pulses, a factor e more of length over so many heights: fish that go along with the boat are drawn so. */
+  thin: 5,
+  long: 6,
+  perThread: 3,
   /** Share of it that stands out, from where it is as likely as not. */
   perFill: 5,
   evenFill: 0.75,
