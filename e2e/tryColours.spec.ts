@@ -59,7 +59,7 @@ test.describe('gain and colours tried on made passes @once', () => {
     await sheet.getByRole('button', { name: 'Stop trying' }).click();
     await expect(sheet.getByTestId('trying-share')).toBeHidden();
     // Longer than a plan rests before it is tried.
-    await page.waitForTimeout(2500);
+    await page.waitForTimeout(3500);
     await expect(sheet).not.toContainText('Tried on');
     await expect(sheet.getByTestId('sheet-gain')).toHaveText(before);
   });

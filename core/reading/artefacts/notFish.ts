@@ -1,6 +1,6 @@
 import { lineFit, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
-import type { CloudOutline } from '../clouds/findClouds';
+import type { CloudOutline } from '../clouds/cloudOutline';
 import type { Layer } from './layers';
 import type { Fitted } from '../marks/joinTracks';
 import { STILL_MPS } from '@/core/rig';

@@ -1,6 +1,6 @@
 import { clamp, isGap, logistic, median } from '@/core/maths';
 import type { Channel, Stretch } from '@/core/recording';
-import type { CloudOutline } from './findClouds';
+import type { CloudOutline } from './cloudOutline';
 import { CLOUD_WEIGHTS } from './weights';
 import { confidenceOf } from '../confidence';
 import type { CloudFinding, FishFinding } from '../finding';

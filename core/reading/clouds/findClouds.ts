@@ -4,6 +4,7 @@ import { overAt, type Excess } from '../levels/background';
 import type { BedLine } from '../bed/bedLine';
 import { CELL, STANDS_OUT_DB, type Cells } from '../levels/cells';
 import { fitCrossing } from '../marks/crossing';
+import type { CloudOutline } from './cloudOutline';
 import { joinTorn } from './joinTorn';
 import { scratchBytes } from '../levels/scratch';
 
@@ -21,18 +22,6 @@ const LEAST_HEIGHT_M = 0.4;
 const LEAST_PINGS = 5;
 /** Pings and samples a cloud keeps for itself around its edge. */
 const SKIRT_PINGS = 8;
-
-/** A cloud's outline by ping. */
-export interface CloudOutline {
-  fromPing: number;
-  toPing: number;
-  /** Samples, −1 where it has a gap; rows of fromPing…toPing. */
-  top: Int32Array;
-  bottom: Int32Array;
-  /** Mean level over background inside, dB, and the share of samples inside that stand out. */
-  overDb: number;
-  fill: number;
-}
 
 /** Within so many pulses of the curve of one passing point, the strongest echoes of all pings are one body's. */
 const ONE_BODY = 0.5;

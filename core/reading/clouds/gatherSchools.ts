@@ -1,7 +1,7 @@
 import { isGap, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { FishFinding } from '../finding';
-import type { CloudOutline } from './findClouds';
+import type { CloudOutline } from './cloudOutline';
 
 /** Marks this near in range and along the way are of one school, m. */
 const NEAR_M = 0.9;

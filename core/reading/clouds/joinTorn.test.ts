@@ -1,4 +1,4 @@
-import type { CloudOutline } from './findClouds';
+import type { CloudOutline } from './cloudOutline';
 import { joinTorn } from './joinTorn';
 
 const PINGS_PER_M = 10;

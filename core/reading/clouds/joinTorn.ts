@@ -1,4 +1,4 @@
-import type { CloudOutline } from './findClouds';
+import type { CloudOutline } from './cloudOutline';
 
 /** Between two parts of a torn cloud lies so much way at most, m, and this share of the shorter part. */
 const GAP_M = 2;
