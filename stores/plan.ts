@@ -274,7 +274,7 @@ const KeptPlanSchema = v.object({
   tried: v.optional(
     v.pipe(
       v.record(v.pipe(v.string(), v.maxLength(40)), v.nullable(TriedColoursSchema)),
-      v.check((tried) => Object.keys(tried).length <= 2 * MOST_TRIED, 'Too many tried setups.'),
+      v.maxEntries(2 * MOST_TRIED),
     ),
     () => ({}),
   ),

@@ -30,15 +30,15 @@ export function toTry(brief: Brief, rig: Rig, setup: Setup): ToTry | null {
   return { key, brief, rig, setup, spreadHeld };
 }
 
-/** A setup as it was tried, or as it is worked out until then; and what is still to be tried of it. */
-export function withTried(
+/** A setup as it was tried, or as it is worked out until then; and what is still to be tried of it. @param make null where there is none */
+export function withTried<S extends Setup | null>(
   brief: Brief,
   rig: Rig,
   tried: Readonly<Record<string, TriedColours | null>>,
-  make: (tried: TriedColours | null) => Setup,
-): { setup: Setup; untried: ToTry | null } {
+  make: (tried: TriedColours | null) => S,
+): { setup: S; untried: ToTry | null } {
   const setup = make(null);
-  const wanted = toTry(brief, rig, setup);
+  const wanted = setup && toTry(brief, rig, setup);
   const found = wanted && tried[wanted.key];
   if (found === undefined) return { setup, untried: wanted };
   return { setup: found ? make(found) : setup, untried: null };

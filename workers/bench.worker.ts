@@ -1,4 +1,4 @@
-import { diagnose, sceneList, sceneMiniature, seeSymptom, triedColours } from '@/core/bench';
+import { diagnose, sceneList, sceneMiniature, seeSymptom, tryColours } from '@/core/bench';
 import { readRecording } from '@/core/reading';
 import { screenRecording } from '@/core/screenPicture';
 import { answerWith, Refused, type Scope } from './tasks/answer';
@@ -23,7 +23,7 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
       return miniature(task);
     case 'try-colours': {
       const { kind, brief, rig, setup, spreadHeld } = task;
-      const tried = triedColours(brief, rig, setup, spreadHeld, (share) =>
+      const tried = tryColours(brief, rig, setup, spreadHeld, (share) =>
         give({ share, result: { kind, tried: null } }),
       );
       return { result: { kind, tried } };

@@ -7,7 +7,7 @@ import { bedEchoMargin, type Prediction } from './prediction';
 import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
 import { gainForEye, waterDrawn } from './gainForEye';
-import type { TriedColours } from './tried';
+import type { TriedColours } from './triedColours';
 import { gainForLure, lureEcho, lureSight } from './lureEcho';
 import type { Pace } from './timeLines';
 import type { RangeChoice } from './rangeLines';
@@ -161,8 +161,8 @@ export function coloursFor(
   const bedOverBottomDb = bedOver(gainDb);
   const targetOverBottomDb = over(gainDb);
   const widest = widestAt(gainDb);
-  // What was tried was tried together.
-  const spreadTried = tried !== null && gainDb === tried.gainDb;
+  // What was tried was tried together; of a held spread the reason says what the rule would set.
+  const spreadTried = tried !== null && gainDb === tried.gainDb && pins.colourSpread === undefined;
   const spread = spreadTried ? tried.colourSpreadDb : spreadAt(gainDb);
 
   const topBecause: Because =

@@ -53,4 +53,4 @@ export { driftOver, lanesOver, type Drift, type Ground, type Lanes } from './cov
 export { heldWay } from './heldWay';
 export { SHARED_LINES, sliceSetup } from './slice';
 export { likelyShapes, type Meeting } from './likelyShapes';
-export { TriedColoursSchema, type TriedColours } from './tried';
+export { TriedColoursSchema, type TriedColours } from './triedColours';

@@ -8,7 +8,7 @@ import type { Prediction } from './prediction';
 import { windowFor } from './rangeLines';
 import type { Habits } from './practices';
 import { debatedLine, type Pins, type SetupLine } from './setupLine';
-import type { TriedColours } from './tried';
+import type { TriedColours } from './triedColours';
 import { paceFor } from './timeLines';
 
 /** A start setup: settings, a reason for each, and what to expect of them. */

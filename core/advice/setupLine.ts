@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { CONTROLS, HELD_CONTROLS, type HeldControl } from '@/core/picture';
-import type { TriedColours } from './tried';
+import type { TriedColours } from './triedColours';
 import { PRACTICES, type Debated, type Habits, type Practice } from './practices';
 
 /** What a beam does, for a reason. */

@@ -2,7 +2,7 @@ import type { Rig } from '@/core/rig';
 import type { Brief } from './brief';
 import type { Habits } from './practices';
 import { startSetup, type Setup } from './setup';
-import type { TriedColours } from './tried';
+import type { TriedColours } from './triedColours';
 import type { Control, Pinnable, Pins } from './setupLine';
 
 /** Lines that are the slice's own; the rest (range, pings, the boat) is one for both pictures and stands on the cone's card. */

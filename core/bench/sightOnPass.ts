@@ -25,6 +25,7 @@ export interface SightOnPass {
 /**
  * Makes a pass over a brief's water and looks at it in as many windows of time as hold it. Where the fish lie is the scene's word.
  * @param settings the pings are made for @param mostWindows of those with fish, evenly spread, are looked at
+ * @throws RangeError for a face the rig has not
  */
 export function sightOnPass(
   brief: Brief,

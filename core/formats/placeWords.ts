@@ -57,6 +57,7 @@ const NAMES: Record<string, string> = {
   hour: 'the hour',
   lanes: 'the lanes',
   supplyV: 'the voltage',
+  tried: 'the tried gains',
   used: 'the lines set on the unit',
   id: 'its own number',
   imaging: 'imaging',

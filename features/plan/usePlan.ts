@@ -1,15 +1,6 @@
 import { useDeferredValue, useMemo } from 'react';
 import { useStore } from 'zustand';
-import {
-  heldOn,
-  phasesOf,
-  sliceSetup,
-  startSetup,
-  type Brief,
-  type Phase,
-  type Setup,
-  type TriedColours,
-} from '@/core/advice';
+import { heldOn, phasesOf, sliceSetup, startSetup, type Brief, type Phase, type Setup } from '@/core/advice';
 import { seenOnUnit, type Rig, type Unit } from '@/core/rig';
 import { openUnitOf, planStore, withTried, type ToTry } from '@/stores';
 
@@ -44,14 +35,14 @@ function workedFor(state: PlanState, phase: Phase): Pick<WorkedPlan, 'rig' | 'se
   const held = heldOn(state.holds, unit.id);
   const { brief } = phase;
   const cone = withTried(brief, rig, tried, (t) => startSetup(brief, rig, habits, held.cone, t));
-  const sliceOf = (t: TriedColours | null): Setup | null =>
-    sliceSetup(brief, rig, cone.setup, habits, held.slice, t);
-  const slice = sliceOf(null) && withTried(brief, rig, tried, (t) => sliceOf(t)!);
+  const slice = withTried(brief, rig, tried, (t) =>
+    sliceSetup(brief, rig, cone.setup, habits, held.slice, t),
+  );
   return {
     rig,
     setup: cone.setup,
-    slice: slice?.setup ?? null,
-    untried: [cone.untried, slice?.untried].flatMap((u) => u ?? []),
+    slice: slice.setup,
+    untried: [cone.untried, slice.untried].flatMap((u) => u ?? []),
   };
 }
 

@@ -1,5 +1,5 @@
 import { sliceSetup, startSetup, type Brief, type Setup, type TriedColours } from '@/core/advice';
-import { sightOnPass, triedColours, type SeenAt } from '@/core/bench';
+import { sightOnPass, tryColours, type SeenAt } from '@/core/bench';
 import { viewing, palettesFor, type PaletteName, type PictureKind, type Settings } from '@/core/picture';
 import { screenOf, type Rig } from '@/core/rig';
 
@@ -82,6 +82,6 @@ export function startSight(brief: Brief, rig: Rig, seed: number): StartSight[] {
   const cone = startSetup(brief, rig);
   const slice = sliceSetup(brief, rig, cone);
   return [cone, ...(slice ? [slice] : [])].flatMap(
-    (setup) => heldAgainstGrid(brief, rig, setup, seed, WHOLE_GRID, triedColours(brief, rig, setup)) ?? [],
+    (setup) => heldAgainstGrid(brief, rig, setup, seed, WHOLE_GRID, tryColours(brief, rig, setup)) ?? [],
   );
 }

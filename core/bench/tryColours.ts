@@ -31,8 +31,9 @@ interface Tried extends SeenAt {
  * which the eye finds most fish among fewest specks. It meets what no rule foresees: weed about the fish, gusts of bubbles, how a fish
  * fades. Null where it meets no fish.
  * @param spreadHeld the colour spread stays as it is @param onShare told how much is done, 0…1
+ * @returns gain and spread, dB, and fish found of those met @throws RangeError for a face the rig has not
  */
-export function triedColours(
+export function tryColours(
   brief: Brief,
   rig: Rig,
   { settings, prediction }: Setup,

@@ -1,7 +1,7 @@
 import { FIRST_BRIEF, SPECIES, startSetup, USUAL_SPEED_MPS, type Brief, type Setup } from '@/core/advice';
 import { CONTROLS, viewing, weakestColourDb } from '@/core/picture';
 import { GENERIC_RIG, transducerOf, type Rig } from '@/core/rig';
-import { sightOnPass, triedColours } from '.';
+import { sightOnPass, tryColours } from '.';
 
 const OFFSHORE: Rig = { ...GENERIC_RIG, faces: [...transducerOf('offshore-50-200').faces] };
 /** Fish off the bed over deep water, at a troll: a low gain draws half of them. */
@@ -22,7 +22,7 @@ const DEEP: Brief = {
 describe('gain and colours tried on made passes', () => {
   const setup = startSetup(DEEP, OFFSHORE);
   const shares: number[] = [];
-  const tried = triedColours(DEEP, OFFSHORE, setup, false, (share) => shares.push(share))!;
+  const tried = tryColours(DEEP, OFFSHORE, setup, false, (share) => shares.push(share))!;
 
   it('shows more fish than what is worked out, on a pass that was not tried', () => {
     const pass = sightOnPass(DEEP, OFFSHORE, setup.settings, { seed: 4, view: viewing(65, 640, 350) });
@@ -61,7 +61,7 @@ describe('gain and colours tried on made passes', () => {
   });
   it('keeps a held colour spread, and a held gain what it is', () => {
     const held = startSetup(DEEP, OFFSHORE, {}, { colourSpread: 33 });
-    expect(triedColours(DEEP, OFFSHORE, held, true)!.colourSpreadDb).toBe(33);
+    expect(tryColours(DEEP, OFFSHORE, held, true)!.colourSpreadDb).toBe(33);
     const gainHeld = startSetup(DEEP, OFFSHORE, {}, { gain: 7 }, tried);
     expect(gainHeld.settings.gainDb).toBe(7);
     expect(gainHeld.lines.find((l) => l.control === 'colourSpread')!.because.rule).not.toBe('spread-tried');
