@@ -33,6 +33,7 @@ const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
   ['rough, wind 8 m/s', 40, { windMps: 8 }],
   ['fast, 4 m/s', 40, { speedMps: 4 }],
   ['noisy: most fish near the limit', 60, { excessNoiseDb: 72 }],
+  ['sloping bed, up to 18°', 40, { steepest: Math.tan(Math.PI / 10) }],
 ];
 
 /** Water the reader was not made on: painted from statistics, plain and with nuisances. */
@@ -69,6 +70,11 @@ function jobs(passes: number, seed: number): Job[] {
 /** What was counted of painted passes: shares with their intervals, and means a pass. */
 function printPainted(t: Tally): void {
   for (const name of Object.keys(t.counts)) console.log(`  ${name}: ${share(t, name)}`);
+  const [found = 0, weak = 0] = t.counts['recall of weak ones'] ?? [];
+  const [right = 0, marks = 0] = t.counts['precision'] ?? [];
+  // Whether a false mark was taken for a weak fish nobody can say: all of them count.
+  const wrong = marks - right;
+  if (weak > 0) console.log(`  F1 of weak ones ${((2 * found) / (weak + found + wrong)).toFixed(2)}`);
   for (const [name, list] of Object.entries(t.lists))
     if (name.endsWith('a pass'))
       console.log(`  ${name}: ${(list.reduce((a, b) => a + b, 0) / list.length).toFixed(2)}`);

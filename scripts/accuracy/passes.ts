@@ -36,6 +36,8 @@ export interface Conditions {
   speedMps?: number;
   otherSounder?: boolean;
   cloudy?: boolean;
+  /** Steepest the bed falls or rises all along the way, as a tangent; half of it at least. */
+  steepest?: number;
 }
 
 export const CONES = TRANSDUCERS.flatMap((t) => t.faces).filter(
@@ -73,14 +75,24 @@ function spreadFish(
   });
 }
 
+/** Where a steep bed comes up to, m. */
+const SHALLOW_END_M = 4;
+
 /** A pass of singles, and now and then a cloud, over a bed of one material or two; every seed another. */
 export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   const random = seededRandom(seed).fork('accuracy');
-  const deepest = random.between(5, 32);
+  const drawn = random.between(5, 32);
   const speed = conditions.speedMps ?? random.between(0.8, 2);
   const durationS = 70;
   const wayM = speed * durationS;
   const slope = random.between(-0.06, 0.06);
+  const { steepest } = conditions;
+  const steep = steepest && Math.sign(slope) * steepest * (0.5 + Math.abs(slope) / 0.12);
+  const deepest = steep ? SHALLOW_END_M + Math.abs(steep) * wayM : drawn;
+  const middleM = (x: number): number =>
+    steep
+      ? deepest - Math.abs(steep) * (steep > 0 ? wayM - x : x)
+      : deepest * 0.93 + slope * (x / wayM - 0.5) * 100 * Math.min(1, deepest / 15);
   const phase = random.between(0, 6);
   const length = random.between(18, 60);
   const rough = 0.02 * deepest;
@@ -97,15 +109,11 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
       heightM: 2 * reach,
       cellM: Math.max(0.4, deepest / 36),
     },
-    (x, y) =>
-      deepest * 0.93 +
-      slope * (x / wayM - 0.5) * 100 * Math.min(1, deepest / 15) +
-      rough * Math.sin((2 * Math.PI * (x + 0.3 * y)) / length + phase),
+    (x, y) => middleM(x) + rough * Math.sin((2 * Math.PI * (x + 0.3 * y)) / length + phase),
     (x) => materials[x < wayM / 2 ? 0 : 1]!,
   );
   const windMps = conditions.windMps ?? random.between(0, 4);
-  const depthAt = (x: number): number =>
-    deepest * 0.93 + slope * (x / wayM - 0.5) * 100 * Math.min(1, deepest / 15) - rough;
+  const depthAt = (x: number): number => middleM(x) - rough;
   const face = CONES[random.integer(CONES.length)]!;
   const cloudy = random.uniform() < 0.35 || conditions.cloudy === true;
   const cloudX = random.between(0.3, 0.7) * wayM;

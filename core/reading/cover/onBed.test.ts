@@ -41,7 +41,7 @@ describe('what stands on the bed', () => {
       solid: number,
       fill: number,
     ): string => {
-      const p = coverProbability({ tallM, lengthM, lengthSpread: 0, underBedDb, solid, fill });
+      const p = coverProbability({ tallM, lengthM, lengthSpread: 0, underBedDb, solid, fill, overDb: 35 });
       return [...COVER_CLASSES].sort((a, b) => p[b] - p[a])[0]!;
     };
     expect(likely(1, 18, 34, 0, 0.84)).toBe('weed');

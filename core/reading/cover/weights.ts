@@ -52,6 +52,9 @@ export const COVER_WEIGHTS = {
   /** A factor e over the roughness of the bed, up to the most that says more. */
   perTall: 6,
   mostTall: 0.3,
+  /** A factor e lower than this, m: twelve of twelve rises of under 0.35 m were the bed's own or a burst's, on painted passes. */
+  perLow: 10,
+  lowM: 0.45,
   /** A thing that is as likely a fish close to the bed: what that takes, and the least solid it may be. */
   fishLike: 5,
   fishLikeSolid: 0.15,
