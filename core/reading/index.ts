@@ -30,7 +30,7 @@ export {
 } from './marks/markRules';
 export { trackBed } from './bed/trackBed';
 export { fitCrossing, type Crossing } from './marks/crossing';
-export { bedHardness, firstEchoDb, type BedPatch } from './bed/hardness';
+export { bedHardness, firstEchoesDb, type BedPatch } from './bed/hardness';
 export { bedShape, type BedShape } from './bed/bedShape';
 export { type NamedEcho, type NotFish } from './artefacts/notFish';
 export type { LevelFault } from './levels/levelFaults';

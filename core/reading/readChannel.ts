@@ -329,17 +329,19 @@ export function readChannel(
     if (thing.kind === 'cover') thing.about = fishAbout(thing, fish, stretch.pingRate / Math.max(speed, 0.1));
   doubtCompanions(rest);
   numbered(rest);
+  const shape = bedShape(measured, bed, navigation);
   return {
     channelId: measured.id,
     faults,
     bed,
-    bedShape: bedShape(measured, bed, navigation),
+    bedShape: shape,
     // Of levels cut off at the loudest, the bed's are the first to be.
     hardness: faults.some((fault) => fault.name === 'cut')
       ? []
       : bedHardness(
           measured,
           bed,
+          shape.slopeRad,
           rest.filter((f): f is CoverFinding => f.kind === 'cover'),
         ),
     structure: findStructure(bed, navigation),

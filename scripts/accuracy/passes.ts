@@ -117,6 +117,7 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   const face = CONES[random.integer(CONES.length)]!;
   const cloudy = random.uniform() < 0.35 || conditions.cloudy === true;
   const cloudX = random.between(0.3, 0.7) * wayM;
+  const cloudFloorM = steep ? middleM(cloudX) : deepest;
   const fish = spreadFish(random, 7, wayM, speed, depthAt).filter(
     (f) => !cloudy || Math.abs(f.path[1]! - cloudX) > 0.9 * deepest,
   );
@@ -135,8 +136,8 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
           baitCloud(
             {
               mood: random.uniform() < 0.5 ? 'calm' : 'hunted',
-              place: [cloudX, random.between(-0.5, 0.5), deepest * random.between(0.35, 0.6)],
-              radiusM: random.between(0.1, 0.16) * deepest + 0.4,
+              place: [cloudX, random.between(-0.5, 0.5), cloudFloorM * random.between(0.35, 0.6)],
+              radiusM: random.between(0.1, 0.16) * cloudFloorM + 0.4,
               count: 600,
               lengthM: random.between(0.06, 0.12),
               bladder: 'open',

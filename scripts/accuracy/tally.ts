@@ -33,8 +33,10 @@ export function addTally(to: Tally, from: Tally): void {
     pair[0] += good;
     pair[1] += all;
   }
-  for (const [name, list] of Object.entries(from.lists)) (to.lists[name] ??= []).push(...list);
-  to.claims.push(...from.claims);
+  // A bed has more values than a call takes arguments.
+  for (const [name, list] of Object.entries(from.lists))
+    for (const value of list) (to.lists[name] ??= []).push(value);
+  for (const claim of from.claims) to.claims.push(claim);
   to.notes.push(...from.notes);
 }
 

@@ -1,4 +1,4 @@
-import { isGap } from '@/core/maths';
+import { clamp, isGap } from '@/core/maths';
 import { wayOf, type Channel, type Navigation } from '@/core/recording';
 import { deadZone } from '@/core/rig';
 import type { BedLine } from './bedLine';
@@ -19,9 +19,26 @@ const WAY_M = 4;
 /** Slopes across the way are not seen; they are taken for no steeper than this, rad (about 8°), or than the one along it. */
 const ACROSS_RAD = 0.14;
 
+/** Steepest slope that is reckoned with, rad. */
+const STEEPEST_RAD = 1.1;
+
 /**
- * Slope, true depth and dead zone from the first echo's range. Over a plane of slope s inside the beam the first echo comes
- * from d·cos s; along the way its range changes by sin s a metre. The slope across is not seen, so the depth is an interval.
+ * Slope along the way from how fast the first echo's range changes: by sin s a metre where the beam, `half` to either side, reaches the
+ * foot of the perpendicular, and by sin s / cos(s − half) where it does not.
+ */
+function slopeOf(perM: number, half: number): number {
+  let slope = Math.asin(clamp(perM, -0.9, 0.9));
+  for (let k = 0; k < 2; k++) slope = Math.asin(clamp(perM * Math.cos(beyondBeam(slope, half)), -0.9, 0.9));
+  return slope;
+}
+
+/** How far the foot of the perpendicular to a slope lies outside a beam of this half width, rad. */
+export const beyondBeam = (slopeRad: number, half: number): number => Math.max(0, Math.abs(slopeRad) - half);
+
+/**
+ * Slope, true depth and dead zone from the first echo's range. Over a plane of slope s the first echo comes from d·cos s, or from
+ * d·cos s / cos(s − h) where a beam of half width h does not reach so far. Its skirt reaches farther than its half power, and the slope
+ * across is not seen, so the depth is an interval.
  */
 export function bedShape(
   channel: Channel,
@@ -43,14 +60,14 @@ export function bedShape(
     while (b < pings - 1 && way[b + 1]! - way[p]! <= WAY_M / 2) b++;
     const rise = rangeM[b]! - rangeM[a]!;
     const over = way[b]! - way[a]!;
-    const sin = over > 0.5 && !isGap(rise) ? Math.max(-0.9, Math.min(0.9, rise / over)) : 0;
-    const along = Math.asin(sin);
+    const along = over > 0.5 && !isGap(rise) ? slopeOf(rise / over, channel.beam.alongRad / 2) : 0;
     shape.slopeRad[p] = along;
     const across = Math.min(half, Math.max(ACROSS_RAD, Math.abs(along)));
     // A beam that looks ahead or astern sees the bed by its nearer edge: no deeper than what is drawn there.
     const low = range * Math.cos(Math.min(half, Math.abs(pitchRad[p]!)));
-    shape.depthLowM[p] = Math.min(low, range / Math.cos(Math.min(half, Math.abs(along))));
-    shape.depthHighM[p] = range / Math.cos(Math.min(half, Math.hypot(along, across)));
+    const nearest = (range * Math.cos(beyondBeam(along, half))) / Math.cos(along);
+    shape.depthLowM[p] = Math.min(low, nearest);
+    shape.depthHighM[p] = range / Math.cos(Math.min(STEEPEST_RAD, Math.hypot(along, across)));
     shape.deadZoneM[p] = shape.depthHighM[p]! - range + deadZone(range, half / 2, channel.resolutionM);
   }
   return shape;

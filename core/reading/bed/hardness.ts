@@ -1,9 +1,10 @@
-import { amplitudeToDb, fromDb, median, powerOf, toDb, softmax } from '@/core/maths';
+import { amplitudeToDb, fromDb, isGap, median, powerOf, toDb, softmax } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { beamPattern, rangeResolution } from '@/core/rig';
 import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
 import type { CoverFinding } from '../finding';
 import type { BedLine } from './bedLine';
+import { beyondBeam } from './bedShape';
 
 /** What a patch of bed is likely made of. */
 export interface BedPatch {
@@ -43,40 +44,55 @@ const hardShare = (probability: readonly number[]): number =>
 const echoLength = (resolutionM: number): number => Math.max(4 * resolutionM, 0.3);
 const edgeSlack = (resolutionM: number): number => Math.max(resolutionM, 0.1);
 
+/** Directions round a ring that a pattern is averaged over, half of them: a fan and a slope are alike on two sides only. */
+const SPOKES = 16;
+const SPOKES_ON_SLOPE = 48;
+
 /**
- * Energy of the first echo of a flat bed at a depth (power over the source's times metres of range) as a level, dB: rings at
- * range r under angle i, weighed by σ(i)·b²(i)·2π/r³ and gathered over one pulse (Urick 1983, scatter law), over its first
- * part, absorption left out. Energy, because a bed line that is off by a sample does not change it.
+ * Energy of the first echo of a bed at a range (power over the source's times metres of range) as a level, dB, for each of
+ * BED_MATERIALS: rings at range r under incidence i, weighed by σ(i)·b²·2π/r³ and gathered over one pulse (Urick 1983, scatter law), over
+ * its first part, absorption left out. On a slope the rings lie about its perpendicular, which the beam may not reach. Energy, because a
+ * bed line that is off by a sample does not change it.
+ * @param slopeRad of the bed along the way, 0 or more
  */
-export function firstEchoDb(
+export function firstEchoesDb(
   channel: Pick<Channel, 'beam' | 'pulse' | 'soundSpeedMps'>,
-  depthM: number,
-  material: BedMaterial,
-): number {
+  rangeM: number,
+  slopeRad = 0,
+): number[] {
   const { beam } = channel;
   // The bed gathers over the pulse itself, however finely or coarsely it was sampled.
   const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
   const parts = 24;
   const step = resolutionM / parts;
   const count = Math.ceil(echoLength(resolutionM) / step);
-  const density = new Float64Array(count);
+  const perpendicularM = rangeM * Math.cos(beyondBeam(slopeRad, beam.alongRad / 2));
+  const [sinSlope, cosSlope] = [Math.sin(slopeRad), Math.cos(slopeRad)];
+  const spokes = slopeRad > 0 ? SPOKES_ON_SLOPE : beam.shape === 'cone' ? 1 : SPOKES;
+  const pattern = new Float64Array(count);
+  const incidence = new Float64Array(count);
   for (let k = 0; k < count; k++) {
-    const r = depthM + (k + 0.5) * step;
-    const incidence = Math.acos(depthM / r);
-    const sin = Math.sin(incidence);
-    let pattern = 0;
-    // Round the ring, since a fan is not alike all round.
-    const spokes = beam.shape === 'cone' ? 1 : 16;
+    incidence[k] = Math.acos(perpendicularM / (rangeM + (k + 0.5) * step));
+    const [sin, cos] = [Math.sin(incidence[k]!), Math.cos(incidence[k]!)];
     for (let a = 0; a < spokes; a++) {
-      const angle = (Math.PI * (a + 0.5)) / (2 * spokes);
-      pattern += beamPattern(beam, sin * Math.cos(angle), sin * Math.sin(angle)) ** 2 / spokes;
+      const angle = (Math.PI * (a + 0.5)) / spokes;
+      const along = sin * Math.cos(angle) * cosSlope - cos * sinSlope;
+      pattern[k]! += beamPattern(beam, along, sin * Math.sin(angle)) ** 2 / spokes;
     }
-    density[k] = (bedBackscatter(material, incidence) * pattern * 2 * Math.PI * step) / r ** 3;
   }
-  let energy = 0;
-  for (let to = 1; to <= count; to++)
-    for (let k = Math.max(0, to - parts); k < to; k++) energy += density[k]! * step;
-  return toDb(energy);
+  return BED_MATERIALS.map((material) => {
+    const density = pattern.map(
+      (b, k) =>
+        (bedBackscatter(material, incidence[k]!) * b * 2 * Math.PI * step) / (rangeM + (k + 0.5) * step) ** 3,
+    );
+    let energy = 0;
+    let gathered = 0;
+    for (let to = 1; to <= count; to++) {
+      gathered += density[to - 1]! - (to > parts ? density[to - 1 - parts]! : 0);
+      energy += gathered * step;
+    }
+    return toDb(energy);
+  });
 }
 
 /** Mean power of some pings, each laid to its own bed line times `multiple`, from `beforeM` before it. */
@@ -122,34 +138,42 @@ function growthOver(cover: readonly CoverFinding[], from: number, to: number): n
   return most;
 }
 
-/** Depths a first echo is worked out at, as a ratio from one to the next; between them it is linear in log depth. */
+/** Depths and slopes first echoes are worked out at: between depths, by this ratio, they are linear in log depth. */
 const DEPTH_RATIO = 1.1;
+const SLOPE_STEP_RAD = Math.PI / 90;
 
-/** firstEchoDb by depth and material, worked out once a depth: it bends little. */
-function firstEchoes(channel: Channel): (depthM: number, material: BedMaterial) => number {
-  const kept = new Map<number, number[]>();
-  const at = (k: number): number[] => {
-    let echoes = kept.get(k);
+/** firstEchoesDb by depth and slope, worked out once for depths and slopes alike: they bend little. */
+function firstEchoes(channel: Channel): (depthM: number, slopeRad: number) => number[] {
+  const kept = new Map<string, number[]>();
+  const at = (k: number, slope: number): number[] => {
+    const key = `${k} ${slope}`;
+    let echoes = kept.get(key);
     if (!echoes) {
-      echoes = BED_MATERIALS.map((material) => firstEchoDb(channel, Math.pow(DEPTH_RATIO, k), material));
-      kept.set(k, echoes);
+      echoes = firstEchoesDb(channel, Math.pow(DEPTH_RATIO, k), slope * SLOPE_STEP_RAD);
+      kept.set(key, echoes);
     }
     return echoes;
   };
-  return (depthM, material) => {
+  return (depthM, slopeRad) => {
     const place = Math.log(depthM) / Math.log(DEPTH_RATIO);
     const k = Math.floor(place);
-    const m = BED_MATERIALS.indexOf(material);
-    const low = at(k)[m]!;
-    return low + (at(k + 1)[m]! - low) * (place - k);
+    const slope = Math.round(slopeRad / SLOPE_STEP_RAD);
+    const deeper = at(k + 1, slope);
+    return at(k, slope).map((low, m) => low + (deeper[m]! - low) * (place - k));
   };
 }
 
 /**
  * What the bed is made of along the track: the strength of the first echo against what each material would give at this depth
- * in this beam, and the second echo against the first, which is free of calibration.
+ * and slope in this beam, and the second echo against the first, which is free of calibration.
+ * @param slopeRad of the bed line along the way, by ping, rad
  */
-export function bedHardness(channel: Channel, bed: BedLine, cover: readonly CoverFinding[] = []): BedPatch[] {
+export function bedHardness(
+  channel: Channel,
+  bed: BedLine,
+  slopeRad: Float32Array,
+  cover: readonly CoverFinding[] = [],
+): BedPatch[] {
   const patches: BedPatch[] = [];
   const { calibration } = channel;
   const resolutionM = rangeResolution(channel.pulse, channel.soundSpeedMps);
@@ -186,8 +210,10 @@ export function bedHardness(channel: Channel, bed: BedLine, cover: readonly Cove
     }
     const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
     if (measured === null && secondUnderFirstDb === null) continue;
-    const byFirst = BED_MATERIALS.map((material) =>
-      measured === null ? 0 : -0.5 * ((measured - firstEcho(depth, material)) / FIRST_SPREAD_DB) ** 2,
+    const slopes = slopeRad.subarray(from, to + 1).filter((s) => !isGap(s));
+    const expected = firstEcho(depth, Math.abs(median(Array.from(slopes))));
+    const byFirst = expected.map((db) =>
+      measured === null ? 0 : -0.5 * ((measured - db) / FIRST_SPREAD_DB) ** 2,
     );
     const bySecond = BED_MATERIALS.map((material) =>
       secondUnderFirstDb === null
@@ -206,7 +232,7 @@ export function bedHardness(channel: Channel, bed: BedLine, cover: readonly Cove
           ? 0
           : hardShare(softmax(byFirst)) * (1 - hardShare(softmax(bySecond))),
       growthM: growthOver(cover, from, to),
-      firstOverGravelDb: measured === null ? null : measured - firstEcho(depth, 'gravel'),
+      firstOverGravelDb: measured === null ? null : measured - expected[BED_MATERIALS.indexOf('gravel')]!,
       secondUnderFirstDb,
     });
   }
