@@ -81,6 +81,7 @@ export function benchPass(
     othersNear: brief.othersNear,
     inCover: target.keeps === 'cover',
     ground: more.ground,
+    crowd: more.crowd,
   };
   const seconds = passDuration(wanted);
   const made = water === 1 ? firstPass(wanted, seed) : briefWater(wanted, seed);

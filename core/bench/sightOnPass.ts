@@ -22,19 +22,29 @@ export interface SightOnPass {
   at: (change: Partial<Settings>) => SeenAt;
 }
 
+/** Which pass is made and how it is looked at. */
+export interface SightFrom {
+  seed: number;
+  view: Viewing;
+  /** Of the windows with fish so many are looked at, evenly spread. */
+  mostWindows?: number;
+  /** So many times as many fish as usual: the more, the less is chance. */
+  crowd?: number;
+}
+
 /**
  * Makes a pass over a brief's water and looks at it in as many windows of time as hold it. Where the fish lie is the scene's word.
- * @param settings the pings are made for @param mostWindows of those with fish, evenly spread, are looked at
+ * @param settings the pings are made for
  * @throws RangeError for a face the rig has not
  */
 export function sightOnPass(
   brief: Brief,
   rig: Rig,
   settings: Settings,
-  { seed, view, mostWindows = Infinity }: { seed: number; view: Viewing; mostWindows?: number },
+  { seed, view, mostWindows = Infinity, crowd }: SightFrom,
 ): SightOnPass {
   // A lure is not what is looked for, nor what it is mistaken for.
-  const request = benchPass({ ...brief, lure: null }, rig, settings, seed);
+  const request = benchPass({ ...brief, lure: null }, rig, settings, seed, undefined, { crowd });
   const stretch = simulate(request);
   const recording = recordingOf([stretch]);
   const places = fishPlaces(request.scene, request.track, request.rig, request.faces[0]!, stretch);

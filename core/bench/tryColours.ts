@@ -3,21 +3,23 @@ import { CONTROLS, palettesFor, viewing, weakestColourDb, type Settings } from '
 import { screenOf, unitOf, type Rig } from '@/core/rig';
 import { sightOnPass, type SeenAt, type SightOnPass } from './sightOnPass';
 
-/** Passes that are made, more while so few fish are met that chance decides, as in a slice. */
+/** Passes that are made, more while so few fish are met that chance decides: a slice, which draws each for a few pings, needs more. */
 const PASSES = 2;
 const MOST_PASSES = 4;
-const ENOUGH_FISH = 8;
+const ENOUGH_FISH = { cone: 8, slice: 24 };
+/** So many times as many fish stand in a slice's water: it is so narrow along the way that they do not lie on each other. */
+const SLICE_CROWD = 4;
 /** Windows of each that are looked at, and where their seeds begin: far from a bench's. */
 const MOST_WINDOWS = 3;
 const FIRST_SEED = 20_000;
 /** Gains about the one worked out, then finer ones about the best, and colour spreads, dB. */
-const GAINS = [-20, -16, -12, -8, -4, 4, 8] as const;
+const GAINS = [-20, -16, -12, -8, -4, 4, 8, 14] as const;
 const FINER = [-2, 2] as const;
 const SPREADS = [20, 30, 40, 50, 60] as const;
 /** The target keeps so much over the first colour, dB: what is promised must be drawn. */
 const LEAST_OVER_DB = 2;
 /** Of what comes within this share of the best the nearest to what was worked out is taken: the rest is chance. */
-const ENOUGH = 0.95;
+const ENOUGH = 0.97;
 /** A step of spread counts as a quarter of one of gain. */
 const SPREAD_COUNTS = 0.25;
 
@@ -40,22 +42,24 @@ export function tryColours(
   spreadHeld = false,
   onShare: (share: number) => void = () => undefined,
 ): TriedColours | null {
+  const kind = prediction.face.beam.shape === 'fan' ? 'slice' : 'cone';
   const unit = unitOf(rig);
-  const [palette] = palettesFor('day', prediction.face.beam.shape === 'fan' ? 'slice' : 'cone');
+  const [palette] = palettesFor('day', kind);
   const view = viewing(unit.pictureHeightM, screenOf(rig).rows, unit.viewedFromM);
+  const crowd = kind === 'slice' ? SLICE_CROWD : 1;
   const spreads = spreadHeld ? [] : SPREADS;
   const steps = PASSES + 1 + GAINS.length + FINER.length * 2 + spreads.length;
   let done = 0;
   let fish = 0;
   let made = 0;
   const passes: SightOnPass[] = [];
-  while (made < PASSES || (made < MOST_PASSES && fish < ENOUGH_FISH)) {
+  while (made < PASSES || (made < MOST_PASSES && fish < ENOUGH_FISH[kind])) {
     const seed = FIRST_SEED + made++;
     const pass = sightOnPass(
       brief,
       rig,
       { ...settings, palette: palette! },
-      { seed, view, mostWindows: MOST_WINDOWS },
+      { seed, view, mostWindows: MOST_WINDOWS, crowd },
     );
     if (pass.fish > 0) passes.push(pass);
     fish += pass.fish;

@@ -32,6 +32,7 @@ export { trackBed } from './bed/trackBed';
 export { fitCrossing, type Crossing } from './marks/crossing';
 export { bedHardness, firstEchoesDb, type BedPatch } from './bed/hardness';
 export { bedShape, type BedShape } from './bed/bedShape';
+export { steepSlope, type SteepSlope } from './bed/steepSlope';
 export { type NamedEcho, type NotFish } from './artefacts/notFish';
 export type { LevelFault } from './levels/levelFaults';
 export { findLayers, type Layer } from './artefacts/layers';

@@ -34,4 +34,6 @@ export interface WaterExtras {
   upwelling?: boolean | undefined;
   /** Something electrical on board. */
   electrical?: boolean | undefined;
+  /** So many times as many fish as usual. */
+  crowd?: number | undefined;
 }

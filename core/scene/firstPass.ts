@@ -26,6 +26,8 @@ export interface PassBrief {
   speedMps: number;
   water: Water;
   hour?: Hour | undefined;
+  /** So many times as many fish cross as usual, between the usual ones. */
+  crowd?: number | undefined;
 }
 
 /** Fish that cross the boat's way in a pass. */
@@ -77,7 +79,7 @@ export function firstPass(
   seed: number,
   groundOf: (wayM: number, random: Random) => PassGround = (wayM, random) => eastShelf(brief, wayM, random),
 ): Scene {
-  const { fromM, toM, fishToM = null, speedMps } = brief;
+  const { fromM, toM, fishToM = null, speedMps, crowd = 1 } = brief;
   if (!(fromM >= 0.5 && toM > fromM && toM <= 300))
     throw new RangeError(
       `first pass: depths must run from 0.5 m up to at most 300 m, got ${fromM} to ${toM} m`,
@@ -109,8 +111,9 @@ export function firstPass(
 
   const swim = random.fork('fish');
   const fish: Fish[] = [];
-  for (let i = 0; i < FISH_IN_PASS; i++) {
-    const crossingS = slotTime(i) + 0.1 * slotS * (swim.uniform() - 0.5);
+  for (let i = 0; i < FISH_IN_PASS * crowd; i++) {
+    const between = (i % crowd) / crowd;
+    const crossingS = slotTime(Math.floor(i / crowd)) + slotS * (between + 0.1 * (swim.uniform() - 0.5));
     const floor = Math.min(bedAt(crossingS) * 0.97 - 0.9, fishToM ?? Infinity);
     // Depths go round the band rather than at random, so that neighbours differ.
     const place = ((i * 5) % FISH_IN_PASS) / (FISH_IN_PASS - 1);

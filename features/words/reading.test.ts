@@ -3,10 +3,16 @@ import { sentencesOf, wordsOf } from '@/core/testing/readingEase';
 import { unitsIn } from '../units';
 import { coveredWords, seenWords } from './reading';
 
+const shaped = (slopeRad: number): Reading['bedShape'] => ({
+  slopeRad: new Float32Array(40).fill(slopeRad),
+  depthLowM: new Float32Array(40).fill(10.3),
+  depthHighM: new Float32Array(40).fill(10.6),
+  deadZoneM: new Float32Array(40).fill(0.9),
+});
 const NOTHING: Reading = {
   channelId: 'cone',
   bed: { rangeM: new Float32Array(40).fill(10), contrastDb: new Float32Array(40) },
-  bedShape: {} as Reading['bedShape'],
+  bedShape: shaped(0),
   hardness: [],
   layers: [],
   named: [],
@@ -38,6 +44,7 @@ describe('what else the reader has seen', () => {
       { name: 'gain-in', dbPerDecade: 30 },
       { name: 'repeated', share: 0.02 },
     ],
+    bedShape: shaped(-0.25),
     hardness: [patch('rock', 0.95), patch('rock', 0.9)],
     layers: [{ rangeM: 6, topM: 5, bottomM: 7, overDb: 6, share: 0.9 }],
     structure: [{ kind: 'hump', fromPing: 5, toPing: 15, topM: 7, footM: 10, heightM: 3, lengthM: 9 }],
@@ -54,6 +61,7 @@ describe('what else the reader has seen', () => {
       'Gain by depth is already in this recording',
       'Pings are missing',
       'The bed',
+      'A steep slope',
       'A hump',
       'A layer',
       'Your lure',
@@ -66,7 +74,10 @@ describe('what else the reader has seen', () => {
       'The transducer’s own ringing',
     ]);
     expect(seen[3]!.words).toMatch(/^Mostly hard, most like rock\. In places a thin hard skin/);
-    expect(seen[4]!.words).toMatch(/^3\sm high, its top at 7/);
+    expect(seen[4]!.words).toMatch(
+      /^It rises by 14° at 0:03\. Straight below it is 10\.3.+10\.6\sm deep, drawn at 10(\.0)?\sm\. Fish in the lowest 90\scm are hidden\.$/,
+    );
+    expect(seen[5]!.words).toMatch(/^3\sm high, its top at 7/);
     for (const { words } of seen)
       for (const sentence of sentencesOf(words)) expect(wordsOf(sentence).length).toBeLessThanOrEqual(20);
   });

@@ -1,4 +1,6 @@
 import type { LevelFault, NotFish, Reading } from '@/core/reading';
+import { steepSlope } from '@/core/reading/bed/steepSlope';
+import { radToDeg } from '@/core/units';
 import type { BedMaterial } from '@/core/water';
 import type { Units } from '../units';
 import { clock } from '../units';
@@ -57,6 +59,18 @@ function bedWords({ hardness }: Reading): string | null {
   return `${how}, most like ${BED_WORDS[first![0]]}${also}.${skin} Drop a weight on it to be sure.`;
 }
 
+/** The steepest stretch of the bed, how deep it truly is there, and what it hides; null where none is steep. */
+function slopeWords({ bed, bedShape }: Reading, timeS: Float64Array, units: Units): string | null {
+  const steep = steepSlope(bedShape);
+  if (!steep) return null;
+  const { fromPing, toPing, slopeRad } = steep;
+  const p = (fromPing + toPing) >> 1;
+  const way = slopeRad > 0 ? 'falls' : 'rises';
+  const degrees = Math.round(radToDeg(Math.abs(slopeRad)));
+  const deep = units.band('depth', bedShape.depthLowM[p]!, bedShape.depthHighM[p]!);
+  return `It ${way} by ${degrees}° at ${clock(timeS[p]!)}. Straight below it is ${deep} deep, drawn at ${units.show('depth', bed.rangeM[p]!)}. Fish in the lowest ${units.height(bedShape.deadZoneM[p]!)} are hidden.`;
+}
+
 const FAULT: Record<LevelFault['name'], { name: string; words: string }> = {
   cut: {
     name: 'Loud echoes are cut off',
@@ -84,6 +98,8 @@ export function seenWords(reading: Reading, timeS: Float64Array, units: Units): 
   for (const { name } of reading.faults) out.push(FAULT[name]);
   const bed = bedWords(reading);
   if (bed) out.push({ name: 'The bed', words: bed });
+  const slope = slopeWords(reading, timeS, units);
+  if (slope) out.push({ name: 'A steep slope', words: slope });
   const structure = [...reading.structure].sort((a, b) => b.heightM - a.heightM);
   for (const { kind, fromPing, toPing, topM, heightM } of structure.slice(0, MOST_STRUCTURES))
     out.push({

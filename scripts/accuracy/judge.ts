@@ -27,7 +27,10 @@ const LEAST_PINGS = 4;
  * The shape the noise-free mark has: both legs, one, or none that rises by a pulse; null where it lies within a third of
  * that of either, and the word is a matter of taste.
  */
-function trueShape(fish: VisibleFish, pulseM: number): MarkShape | null {
+export function trueShape(
+  fish: Pick<VisibleFish, 'pings' | 'rangeM' | 'nearestRangeM'>,
+  pulseM: number,
+): MarkShape | null {
   const at = fish.rangeM.indexOf(Math.min(...fish.rangeM));
   const pulse = Math.max(pulseM, 0.08);
   const before = Math.max(0, ...fish.rangeM.slice(0, at).map((r) => r - fish.nearestRangeM)) / pulse;

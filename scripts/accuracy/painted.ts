@@ -8,6 +8,7 @@ import {
   type PaintedParts,
   type PaintedPatch,
 } from '@/core/testing/paintedWater';
+import { trueShape } from './judge';
 import { count, newTally, note, type Tally } from './tally';
 
 /** How a painted pass is made: parts, nuisances always there, and how many more are drawn. */
@@ -97,6 +98,12 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     if (!clear || near || pingsFrom(WEAK_DB) < LEAST_PINGS) continue;
     const strong = pingsFrom(MARGIN_DB) >= LEAST_PINGS;
     count(tally, strong ? 'recall' : 'recall of weak ones', mine !== undefined);
+    if (strong && mine) {
+      const pings = fish.pings.filter((_, i) => fish.overDb[i]! >= MARGIN_DB);
+      const rangeM = fish.rangeM.filter((_, i) => fish.overDb[i]! >= MARGIN_DB);
+      const shape = trueShape({ pings, rangeM, nearestRangeM: Math.min(...rangeM) }, channel.resolutionM);
+      if (shape !== null) count(tally, 'shape', shape === mine.shape);
+    }
     if (strong && !mine)
       tell(
         `missed at ${Math.min(...fish.rangeM).toFixed(1)} m, ping ${middle}, ${peak.toFixed(0)} dB, ${pingsFrom(WEAK_DB)} pings`,

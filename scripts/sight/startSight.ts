@@ -1,5 +1,5 @@
 import { sliceSetup, startSetup, type Brief, type Setup, type TriedColours } from '@/core/advice';
-import { sightOnPass, tryColours, type SeenAt } from '@/core/bench';
+import { sightOnPass, tryColours, type SeenAt, type SightOnPass } from '@/core/bench';
 import { viewing, palettesFor, type PaletteName, type PictureKind, type Settings } from '@/core/picture';
 import { screenOf, type Rig } from '@/core/rig';
 
@@ -37,25 +37,50 @@ export const WHOLE_GRID: SightGrid = {
   spreads: [20, 30, 40, 50, 60],
 };
 
-/** Holds a setup's picture against the grid on the same pings; null where the pass has no fish in the beam. */
+/** Which passes a setup is held against the grid on. */
+export interface HeldOn {
+  seed: number;
+  grid?: SightGrid;
+  /** As many passes as hold so many fish: of one fish or two it is chance which of two pictures shows more. */
+  fish?: number;
+  triedAs?: Pick<TriedColours, 'gainDb' | 'colourSpreadDb'> | null;
+}
+
+/** Passes at most, of seeds so far apart. */
+const MOST_PASSES = 5;
+const SEEDS_APART = 1000;
+/** So many times as many fish stand in the water of a slice. */
+const SLICE_CROWD = 4;
+
+/** Holds a setup's picture against the grid on the same pings; null where the passes have no fish in the beam. */
 export function heldAgainstGrid(
   brief: Brief,
   rig: Rig,
   setup: Setup,
-  seed: number,
-  grid = WHOLE_GRID,
-  triedAs: Pick<TriedColours, 'gainDb' | 'colourSpreadDb'> | null = null,
+  { seed, grid = WHOLE_GRID, fish: enough = 1, triedAs = null }: HeldOn,
 ): StartSight | null {
   const kind: PictureKind = setup.prediction.face.beam.shape === 'fan' ? 'slice' : 'cone';
   const palettes: PaletteName[] = palettesFor('day', kind);
   const base: Settings = { ...setup.settings, palette: palettes[0]! };
   const view = viewing(WIDTH_MM, screenOf(rig).columns, DISTANCE_MM);
-  const sight = sightOnPass(brief, rig, base, { seed, view });
-  if (sight.fish === 0) return null;
-  const seenAt = (change: Partial<Settings>): SeenWith => ({
-    ...sight.at(change),
-    settings: { ...base, ...change },
-  });
+  const passes: SightOnPass[] = [];
+  let fish = 0;
+  for (let k = 0; k < (enough > 1 ? MOST_PASSES : 1) && fish < enough; k++) {
+    const crowd = kind === 'slice' && enough > 1 ? SLICE_CROWD : 1;
+    const pass = sightOnPass(brief, rig, base, { seed: seed + SEEDS_APART * k, view, crowd });
+    if (pass.fish > 0) passes.push(pass);
+    fish += pass.fish;
+  }
+  if (fish === 0) return null;
+  const seenAt = (change: Partial<Settings>): SeenWith => {
+    const seen = { found: 0, score: 0, settings: { ...base, ...change } };
+    for (const pass of passes) {
+      const { found, score } = pass.at(change);
+      seen.found += (found * pass.fish) / fish;
+      seen.score += (score * pass.fish) / fish;
+    }
+    return seen;
+  };
   const start = seenAt({});
   const tried = triedAs
     ? seenAt({
@@ -74,14 +99,22 @@ export function heldAgainstGrid(
           if (here.score > best.score) best = here;
           if (here.found > mostFound.found) mostFound = here;
         }
-  return { kind, fish: sight.fish, start, tried, best, mostFound };
+  return { kind, fish, start, tried, best, mostFound };
 }
+
+/** Fish that are judged by, of a cone and of a fan. */
+const FISH = { cone: 10, fan: 40 } as const;
 
 /** The cone's and the slice's start setups of a brief, worked out and tried, each held against the grid. */
 export function startSight(brief: Brief, rig: Rig, seed: number): StartSight[] {
   const cone = startSetup(brief, rig);
   const slice = sliceSetup(brief, rig, cone);
   return [cone, ...(slice ? [slice] : [])].flatMap(
-    (setup) => heldAgainstGrid(brief, rig, setup, seed, WHOLE_GRID, tryColours(brief, rig, setup)) ?? [],
+    (setup) =>
+      heldAgainstGrid(brief, rig, setup, {
+        seed,
+        fish: FISH[setup.prediction.face.beam.shape],
+        triedAs: tryColours(brief, rig, setup),
+      }) ?? [],
   );
 }

@@ -2,7 +2,7 @@ import { BED_MATERIALS, type BedMaterial } from '@/core/water';
 import { cone, singlePulse } from '@/core/rig';
 import { bedDepthAt, bedMaterialAt } from '@/core/scene';
 import { madePass } from '@/scripts/accuracy/passes';
-import { bedShape, firstEchoesDb, readChannel } from '..';
+import { bedShape, firstEchoesDb, readChannel, steepSlope } from '..';
 
 const DEG = Math.PI / 180;
 const HARD_ONES: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
@@ -51,11 +51,18 @@ describe('a bed that falls away', () => {
       { rangeM, contrastDb: new Float32Array(pings) },
       navigation as never,
     );
+    expect(steepSlope(shape)!.slopeRad / DEG).toBeCloseTo(20, 0);
     for (let p = 15; p < pings - 15; p++) {
       expect(shape.slopeRad[p]! / DEG).toBeCloseTo(20, 0);
       expect(shape.depthLowM[p]!).toBeLessThan(depthM[p]! * 1.005);
       expect(shape.depthHighM[p]!).toBeGreaterThan(depthM[p]! * 0.995);
     }
+  });
+
+  it('is not told steep where waves go up and down', () => {
+    const slopeRad = Float32Array.from({ length: 400 }, (_, p) => 20 * DEG * Math.sin(p / 6));
+    expect(steepSlope({ slopeRad })).toBeNull();
+    expect(steepSlope({ slopeRad: slopeRad.map(() => NaN) })).toBeNull();
   });
 
   it('answers more weakly to a beam that does not reach its perpendicular, and a flat one as before from any spoke', () => {

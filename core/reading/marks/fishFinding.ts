@@ -94,8 +94,8 @@ function nearlyAbove(levels: readonly number[], sinAlong: readonly number[]): [n
   return [kept.map((i) => levels[i]!), kept.map((i) => sinAlong[i]!)];
 }
 
-/** Length in the middle of those a mark may have, m, and how far they spread about its strength, dB: 10 to 65 cm is a standard deviation. */
-const USUAL_LENGTH_M = 0.25;
+/** Length in the middle of those a mark may have, m, and how far they spread about its strength, dB: 9 to 55 cm is a standard deviation. */
+const USUAL_LENGTH_M = 0.22;
 const USUAL_SPREAD_DB = 8;
 /** Three fish in ten have an open bladder: so much under a closed one is the mean kind, dB. */
 const MEAN_KIND_DB = -1.4;
