@@ -10,7 +10,7 @@ export function AlsoSeen({ reading: { reading, timeS, wayM } }: { reading: PassR
   const tones = useTones();
   const units = useUnits();
   const beam = useStore(passStore, (s) => s.pass.rig.faces.find((f) => f.id === s.settings.faceId)?.beam);
-  const seen = seenWords(reading, timeS, units);
+  const seen = seenWords(reading, { timeS, wayM }, units);
   const covered = beam ? coveredWords(reading, beam.athwartRad, wayM.at(-1) ?? 0, units) : null;
   return (
     <View testID="also-seen">

@@ -34,6 +34,7 @@ const echo = (kind: Reading['named'][number]['kind']): Reading['named'][number] 
   slantM: 0,
 });
 const timeS = Float64Array.from({ length: 40 }, (_, p) => p / 5);
+const wayM = timeS.map((t) => 1.5 * t);
 const units = unitsIn('metric');
 
 describe('what else the reader has seen', () => {
@@ -55,7 +56,7 @@ describe('what else the reader has seen', () => {
     ).map(echo),
   };
   it('is all said, in short sentences', () => {
-    const seen = seenWords(full, timeS, units);
+    const seen = seenWords(full, { timeS, wayM }, units);
     expect(seen.map((s) => s.name)).toEqual([
       'Loud echoes are cut off',
       'Gain by depth is already in this recording',
@@ -82,9 +83,11 @@ describe('what else the reader has seen', () => {
       for (const sentence of sentencesOf(words)) expect(wordsOf(sentence).length).toBeLessThanOrEqual(20);
   });
   it('is nothing where there is nothing, and a loud ping now and then is not told', () => {
-    expect(seenWords(NOTHING, timeS, units)).toEqual([]);
+    expect(seenWords(NOTHING, { timeS, wayM }, units)).toEqual([]);
     const long = Float64Array.from({ length: 4000 }, (_, p) => p / 5);
-    expect(seenWords({ ...NOTHING, named: [echo('electrical-bar')] }, long, units)).toEqual([]);
+    expect(seenWords({ ...NOTHING, named: [echo('electrical-bar')] }, { timeS: long, wayM }, units)).toEqual(
+      [],
+    );
   });
   it('says how wide the beam looked at the bed', () => {
     expect(coveredWords(NOTHING, Math.PI / 3, 120, units)).toMatch(/about 12\sm wide and 120\sm long/);

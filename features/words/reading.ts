@@ -60,8 +60,8 @@ function bedWords({ hardness }: Reading): string | null {
 }
 
 /** The steepest stretch of the bed, how deep it truly is there, and what it hides; null where none is steep. */
-function slopeWords({ bed, bedShape }: Reading, timeS: Float64Array, units: Units): string | null {
-  const steep = steepSlope(bedShape);
+function slopeWords({ bed, bedShape }: Reading, { timeS, wayM }: Pings, units: Units): string | null {
+  const steep = steepSlope(bedShape, wayM);
   if (!steep) return null;
   const { fromPing, toPing, slopeRad } = steep;
   const p = (fromPing + toPing) >> 1;
@@ -92,13 +92,20 @@ const STRUCTURE = { hump: 'A hump', channel: 'A channel', ledge: 'A ledge' } as 
 /** Of humps, channels and ledges, so many of the highest are told one by one. */
 const MOST_STRUCTURES = 6;
 
-/** All the reader has seen that is no mark, most useful first. @param timeS of each ping */
-export function seenWords(reading: Reading, timeS: Float64Array, units: Units): SeenWords[] {
+/** When each ping went out, s, and where along the boat's way, m. */
+interface Pings {
+  timeS: Float64Array;
+  wayM: ArrayLike<number>;
+}
+
+/** All the reader has seen that is no mark, most useful first. */
+export function seenWords(reading: Reading, pings: Pings, units: Units): SeenWords[] {
+  const { timeS } = pings;
   const out: SeenWords[] = [];
   for (const { name } of reading.faults) out.push(FAULT[name]);
   const bed = bedWords(reading);
   if (bed) out.push({ name: 'The bed', words: bed });
-  const slope = slopeWords(reading, timeS, units);
+  const slope = slopeWords(reading, pings, units);
   if (slope) out.push({ name: 'A steep slope', words: slope });
   const structure = [...reading.structure].sort((a, b) => b.heightM - a.heightM);
   for (const { kind, fromPing, toPing, topM, heightM } of structure.slice(0, MOST_STRUCTURES))

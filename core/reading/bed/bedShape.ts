@@ -52,6 +52,8 @@ export function bedShape(
   const half = Math.max(channel.beam.alongRad, channel.beam.athwartRad) / 2;
   let a = 0;
   let b = 0;
+  let from = 0;
+  let to = 0;
   for (let p = 0; p < pings; p++) {
     const range = rangeM[p]!;
     if (!(range > 0)) continue;
@@ -64,10 +66,19 @@ export function bedShape(
     shape.slopeRad[p] = along;
     const across = Math.min(half, Math.max(ACROSS_RAD, Math.abs(along)));
     // A beam that looks ahead or astern sees the bed by its nearer edge: no deeper than what is drawn there.
-    const low = range * Math.cos(Math.min(half, Math.abs(pitchRad[p]!)));
-    const nearest = (range * Math.cos(beyondBeam(along, half))) / Math.cos(along);
-    shape.depthLowM[p] = Math.min(low, nearest);
-    shape.depthHighM[p] = range / Math.cos(Math.min(STEEPEST_RAD, Math.hypot(along, across)));
+    const looked = Math.cos(Math.min(half, Math.abs(pitchRad[p]!)));
+    // At a step no plane goes on: no deeper than what is drawn within the beam's reach.
+    const reachM = WAY_M / 2 + range * Math.tan(Math.min(STEEPEST_RAD, half));
+    while (from < p && way[p]! - way[from]! > reachM) from++;
+    if (to < p) to = p;
+    while (to < pings - 1 && way[to + 1]! - way[p]! <= reachM) to++;
+    let deepest = range;
+    for (let q = from; q <= to; q++) if (rangeM[q]! > deepest) deepest = rangeM[q]!;
+    deepest /= Math.cos(Math.min(half, across));
+    const low = (looked * range * Math.cos(beyondBeam(along, half))) / Math.cos(along);
+    shape.depthLowM[p] = Math.min(deepest, low);
+    const high = range / Math.cos(Math.min(STEEPEST_RAD, Math.hypot(along, across)));
+    shape.depthHighM[p] = Math.min(deepest, high);
     shape.deadZoneM[p] = shape.depthHighM[p]! - range + deadZone(range, half / 2, channel.resolutionM);
   }
   return shape;

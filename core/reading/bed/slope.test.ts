@@ -34,7 +34,7 @@ describe('a bed that falls away', () => {
   });
 
   it('gives its slope and depth back from the range of a narrow beam’s edge', () => {
-    const [slope, half, pings] = [20 * DEG, 5 * DEG, 60];
+    const [slope, half, pings] = [20 * DEG, 5 * DEG, 90];
     const depthM = Float64Array.from({ length: pings }, (_, p) => 10 + 0.2 * p * Math.tan(slope));
     const rangeM = Float32Array.from(depthM, (d) => (d * Math.cos(slope)) / Math.cos(slope - half));
     const navigation = {
@@ -51,7 +51,8 @@ describe('a bed that falls away', () => {
       { rangeM, contrastDb: new Float32Array(pings) },
       navigation as never,
     );
-    expect(steepSlope(shape)!.slopeRad / DEG).toBeCloseTo(20, 0);
+    const wayM = navigation.eastM;
+    expect(steepSlope(shape, wayM)!.slopeRad / DEG).toBeCloseTo(20, 0);
     for (let p = 15; p < pings - 15; p++) {
       expect(shape.slopeRad[p]! / DEG).toBeCloseTo(20, 0);
       expect(shape.depthLowM[p]!).toBeLessThan(depthM[p]! * 1.005);
@@ -59,10 +60,28 @@ describe('a bed that falls away', () => {
     }
   });
 
+  it('is no deeper below a step than what is drawn beyond it, and a step is no slope', () => {
+    const rangeM = Float32Array.from({ length: 300 }, (_, p) => (p < 150 ? 8 : 15));
+    const navigation = {
+      eastM: Float64Array.from({ length: 300 }, (_, p) => 0.1 * p),
+      northM: new Float64Array(300),
+      pitchRad: new Float32Array(300),
+    };
+    const shape = bedShape(
+      { pingCount: 300, resolutionM: 0.1, beam: cone(20 * DEG) } as never,
+      { rangeM, contrastDb: new Float32Array(300) },
+      navigation as never,
+    );
+    expect(Math.max(...shape.depthHighM)).toBeLessThan(15 * 1.03);
+    expect(Math.max(...shape.depthLowM)).toBeLessThan(15 * 1.03);
+    expect(steepSlope(shape, navigation.eastM)).toBeNull();
+  });
+
   it('is not told steep where waves go up and down', () => {
     const slopeRad = Float32Array.from({ length: 400 }, (_, p) => 20 * DEG * Math.sin(p / 6));
-    expect(steepSlope({ slopeRad })).toBeNull();
-    expect(steepSlope({ slopeRad: slopeRad.map(() => NaN) })).toBeNull();
+    const wayM = slopeRad.map((_, p) => 0.1 * p);
+    expect(steepSlope({ slopeRad }, wayM)).toBeNull();
+    expect(steepSlope({ slopeRad: slopeRad.map(() => NaN) }, wayM)).toBeNull();
   });
 
   it('answers more weakly to a beam that does not reach its perpendicular, and a flat one as before from any spoke', () => {
