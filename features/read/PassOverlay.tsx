@@ -117,10 +117,10 @@ export function PassOverlay(props: Props) {
   const marks = findings.filter((f) => !hidden.includes(f.kind) && inside(f.fromPing, f.toPing));
   const tooMany = marks.length > MOST_MARKS;
   const bedLine = hidden.includes('bed') ? '' : along((p) => bed.rangeM[p]!);
-  // What lies in the dead zone of a slope is hidden by the bed's own echo.
+  // What lies in the dead zone is hidden by the bed's own echo; it stands on the bed, which a slope draws too high.
   const dead = hidden.includes('bed')
     ? ''
-    : along((p) => bed.rangeM[p]! - Math.min(bedShape.deadZoneM[p] ?? NaN, bed.rangeM[p]!));
+    : along((p) => Math.max(0, (bedShape.depthHighM[p] ?? NaN) - (bedShape.deadZoneM[p] ?? NaN)));
   return (
     <Svg width={size.width} height={size.height} aria-hidden>
       {bedLine !== '' && (
