@@ -29,8 +29,8 @@ export interface BedPatch {
 const PATCH = 48;
 const FEWEST = 12;
 /** How far a first and a second echo of one kind of bed scatter about its mean, dB. */
-const FIRST_SPREAD_DB = 1.2;
-const SECOND_SPREAD_DB = 1.6;
+const FIRST_SPREAD_DB = 1;
+const SECOND_SPREAD_DB = 1.3;
 /** A second echo must stand this far over what lies before it, dB. */
 const SECOND_OVER_DB = 4;
 /** Lost at the surface on the way back down, dB. */
