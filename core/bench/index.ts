@@ -38,4 +38,5 @@ export { TRAPS, trapLesson, type Trap, type TrapLesson } from './traps';
 export { automaticMarks, type AutomaticMarks, type MarkRing } from './automaticMarks';
 export { scoredReading, type FoundPlace, type ScoredReading } from './scoredReading';
 export { sightOnPass, type SeenAt, type SightOnPass } from './sightOnPass';
+export { sightOnPasses } from './sightOnPasses';
 export { tryColours } from './tryColours';

@@ -1,14 +1,13 @@
 import type { Brief, Setup, TriedColours } from '@/core/advice';
 import { CONTROLS, palettesFor, viewing, weakestColourDb, type Settings } from '@/core/picture';
 import { screenOf, unitOf, type Rig } from '@/core/rig';
-import { sightOnPass, type SeenAt, type SightOnPass } from './sightOnPass';
+import type { SeenAt } from './sightOnPass';
+import { sightOnPasses } from './sightOnPasses';
 
 /** Passes that are made, more while so few fish are met that chance decides: a slice, which draws each for a few pings, needs more. */
 const PASSES = 2;
 const MOST_PASSES = 4;
-const ENOUGH_FISH = { cone: 8, slice: 24 };
-/** So many times as many fish stand in a slice's water: it is so narrow along the way that they do not lie on each other. */
-const SLICE_CROWD = 4;
+const ENOUGH_FISH = { cone: 8, slice: 48 };
 /** Windows of each that are looked at, and where their seeds begin: far from a bench's. */
 const MOST_WINDOWS = 3;
 const FIRST_SEED = 20_000;
@@ -46,37 +45,32 @@ export function tryColours(
   const unit = unitOf(rig);
   const [palette] = palettesFor('day', kind);
   const view = viewing(unit.pictureHeightM, screenOf(rig).rows, unit.viewedFromM);
-  const crowd = kind === 'slice' ? SLICE_CROWD : 1;
   const spreads = spreadHeld ? [] : SPREADS;
   const steps = PASSES + 1 + GAINS.length + FINER.length * 2 + spreads.length;
   let done = 0;
-  let fish = 0;
-  let made = 0;
-  const passes: SightOnPass[] = [];
-  while (made < PASSES || (made < MOST_PASSES && fish < ENOUGH_FISH[kind])) {
-    const seed = FIRST_SEED + made++;
-    const pass = sightOnPass(
-      brief,
-      rig,
-      { ...settings, palette: palette! },
-      { seed, view, mostWindows: MOST_WINDOWS, crowd },
-    );
-    if (pass.fish > 0) passes.push(pass);
-    fish += pass.fish;
-    // Passes beyond the usual are not counted on.
-    if (made <= PASSES) onShare(++done / steps);
-  }
+  const passes = sightOnPasses(
+    brief,
+    rig,
+    { ...settings, palette: palette! },
+    {
+      seedOf: (k) => FIRST_SEED + k,
+      view,
+      least: PASSES,
+      most: MOST_PASSES,
+      enough: ENOUGH_FISH[kind],
+      mostWindows: MOST_WINDOWS,
+      // Passes beyond the usual are not counted on.
+      onPass: (made) => {
+        if (made <= PASSES) onShare(++done / steps);
+      },
+    },
+  );
+  const { fish, made } = passes;
   if (fish === 0) return null;
 
   const tried: Tried[] = [];
   const tryOut = (colours: Colours): void => {
-    const seen = { colours, found: 0, score: 0 };
-    for (const pass of passes) {
-      const { found, score } = pass.at({ ...colours, gainMode: 'manual' });
-      seen.found += found * pass.fish;
-      seen.score += (score * pass.fish) / fish;
-    }
-    tried.push(seen);
+    tried.push({ colours, ...passes.at({ ...colours, gainMode: 'manual' }) });
     onShare(++done / steps);
   };
   const best = (): Tried => tried.reduce((a, b) => (b.score > a.score ? b : a));
@@ -105,5 +99,6 @@ export function tryColours(
     Math.abs(colours.gainDb - gainDb) + SPREAD_COUNTS * Math.abs(colours.colourSpreadDb - colourSpreadDb);
   const least = ENOUGH * best().score;
   const taken = tried.filter(({ score }) => score >= least).reduce((a, b) => (away(b) < away(a) ? b : a));
-  return { ...taken.colours, found: taken.found, foundBefore: before.found, fish, passes: made };
+  const { colours, found } = taken;
+  return { ...colours, found: found * fish, foundBefore: before.found * fish, fish, passes: made };
 }

@@ -95,7 +95,8 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const branched: OnBedOutline[] = [];
   for (const outline of findOnBed(channel, bed, excess, pingsPerM)) {
     const { finding, real } = coverFinding(outline, channel, stretch, bed);
-    if (real < LEAST_CONFIDENCE) continue;
+    // What is so faint is weed, or nothing that is told.
+    if (real < LEAST_CONFIDENCE || (outline.faint && finding.cover !== 'weed')) continue;
     // That something stands there can be sure while what it is is not.
     if (finding.confidence >= LEAST_CLASS_CONFIDENCE) cover.push(finding);
     // What stands on the bed is neither bait nor fish.
@@ -371,7 +372,7 @@ const holds = (school: CloudFinding, { fromPing, toPing, rangeM }: NamedEcho): b
   rangeM[1] < school.rangeM + school.heightM + 0.5;
 
 /** A dense place less likely bait than this is nothing that stands there, either. */
-const LEAST_OF_TREE = 0.1;
+const LEAST_OF_TREE = 0.012;
 /** A class of cover less likely than this is not told. */
 const LEAST_CLASS_CONFIDENCE = 0.35;
 /** A larger mark this near above or below a cloud is by it, m. */

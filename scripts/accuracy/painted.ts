@@ -99,8 +99,9 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     const strong = pingsFrom(MARGIN_DB) >= LEAST_PINGS;
     count(tally, strong ? 'recall' : 'recall of weak ones', mine !== undefined);
     if (strong && mine) {
-      const pings = fish.pings.filter((_, i) => fish.overDb[i]! >= MARGIN_DB);
-      const rangeM = fish.rangeM.filter((_, i) => fish.overDb[i]! >= MARGIN_DB);
+      // Drawn from where weak ones are, whatever it peaks at.
+      const pings = fish.pings.filter((_, i) => fish.overDb[i]! >= WEAK_DB);
+      const rangeM = fish.rangeM.filter((_, i) => fish.overDb[i]! >= WEAK_DB);
       const shape = trueShape({ pings, rangeM, nearestRangeM: Math.min(...rangeM) }, channel.resolutionM);
       if (shape !== null) count(tally, 'shape', shape === mine.shape);
     }

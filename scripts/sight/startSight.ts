@@ -1,5 +1,5 @@
 import { sliceSetup, startSetup, type Brief, type Setup, type TriedColours } from '@/core/advice';
-import { sightOnPass, tryColours, type SeenAt, type SightOnPass } from '@/core/bench';
+import { sightOnPasses, tryColours, type SeenAt } from '@/core/bench';
 import { viewing, palettesFor, type PaletteName, type PictureKind, type Settings } from '@/core/picture';
 import { screenOf, type Rig } from '@/core/rig';
 
@@ -47,10 +47,8 @@ export interface HeldOn {
 }
 
 /** Passes at most, of seeds so far apart. */
-const MOST_PASSES = 5;
+const MOST_PASSES = 15;
 const SEEDS_APART = 1000;
-/** So many times as many fish stand in the water of a slice. */
-const SLICE_CROWD = 4;
 
 /** Holds a setup's picture against the grid on the same pings; null where the passes have no fish in the beam. */
 export function heldAgainstGrid(
@@ -63,24 +61,18 @@ export function heldAgainstGrid(
   const palettes: PaletteName[] = palettesFor('day', kind);
   const base: Settings = { ...setup.settings, palette: palettes[0]! };
   const view = viewing(WIDTH_MM, screenOf(rig).columns, DISTANCE_MM);
-  const passes: SightOnPass[] = [];
-  let fish = 0;
-  for (let k = 0; k < (enough > 1 ? MOST_PASSES : 1) && fish < enough; k++) {
-    const crowd = kind === 'slice' && enough > 1 ? SLICE_CROWD : 1;
-    const pass = sightOnPass(brief, rig, base, { seed: seed + SEEDS_APART * k, view, crowd });
-    if (pass.fish > 0) passes.push(pass);
-    fish += pass.fish;
-  }
+  const { fish, at } = sightOnPasses(brief, rig, base, {
+    seedOf: (k) => seed + SEEDS_APART * k,
+    view,
+    least: 1,
+    most: enough > 1 ? MOST_PASSES : 1,
+    enough,
+  });
   if (fish === 0) return null;
-  const seenAt = (change: Partial<Settings>): SeenWith => {
-    const seen = { found: 0, score: 0, settings: { ...base, ...change } };
-    for (const pass of passes) {
-      const { found, score } = pass.at(change);
-      seen.found += (found * pass.fish) / fish;
-      seen.score += (score * pass.fish) / fish;
-    }
-    return seen;
-  };
+  const seenAt = (change: Partial<Settings>): SeenWith => ({
+    ...at(change),
+    settings: { ...base, ...change },
+  });
   const start = seenAt({});
   const tried = triedAs
     ? seenAt({

@@ -13,8 +13,8 @@ const BESIDE = 2;
 const TOP_M = 1.2;
 /** More dashes in one ping than this, or than the fastest sounder sends while it is listened, are no sounder's. */
 const MOST_A_PING = 2;
-/** Time a clock is followed over, s: farther, two clocks drift apart. */
-const SPAN_S = 14;
+/** Times a clock is followed over, s: where few dashes are heard only the longer shows it, and where two clocks drift apart the shorter. */
+const SPANS_S = [14, 30] as const;
 /** Ping rates a sounder may have, a second. */
 const SLOWEST_HZ = 2;
 const FASTEST_HZ = 30;
@@ -23,7 +23,7 @@ const FEWEST = 5;
 const FEWEST_IN_ALL = 12;
 const IN_STEP = 0.3;
 /** Chance that noise keeps time so well at any of the rates tried. */
-const CHANCE = 5e-3;
+const CHANCE = 1e-2;
 /** Rates that come this near a multiple of the boat's own, turns in a span, are not told apart: all it hears lies in its own listening time. */
 const OWN_TURNS = 3;
 
@@ -93,26 +93,27 @@ function inStep(timeS: Float64Array, from: number, to: number, hz: number): numb
 type Span = readonly [from: number, to: number];
 
 /** Stretches of time long enough to hear a clock in and too short for it to drift. */
-function spansOf(at: Float64Array): Span[] {
+function spansOf(at: Float64Array, spanS: number): Span[] {
   const spans: Span[] = [];
   for (let from = 0, to = 0; from < at.length; from = to) {
-    while (to < at.length && at[to]! - at[from]! < SPAN_S) to++;
+    while (to < at.length && at[to]! - at[from]! < spanS) to++;
     if (to - from >= FEWEST) spans.push([from, to]);
   }
   return spans;
 }
 
 /** The rate at which dashes keep time, pings a second, or null when they keep none. */
-function rateKept(at: Float64Array, spans: readonly Span[], pingRate: number): number | null {
+function rateKept(at: Float64Array, spans: readonly Span[], spanS: number, pingRate: number): number | null {
   const count = spans.reduce((sum, [from, to]) => sum + to - from, 0);
   if (count < FEWEST_IN_ALL) return null;
-  const step = 1 / (5 * SPAN_S);
-  const least = leastSum(spans.length, (CHANCE * step) / (FASTEST_HZ - SLOWEST_HZ));
+  const step = 1 / (5 * spanS);
+  const tried = (SPANS_S.length * (FASTEST_HZ - SLOWEST_HZ)) / step;
+  const least = leastSum(spans.length, CHANCE / tried);
   let best = 0;
   let kept = 0;
   for (let hz = SLOWEST_HZ; hz < FASTEST_HZ; hz += step) {
     const own = hz / pingRate;
-    if (Math.abs(own - Math.round(own)) * pingRate * SPAN_S < OWN_TURNS) continue;
+    if (Math.abs(own - Math.round(own)) * pingRate * spanS < OWN_TURNS) continue;
     let sum = 0;
     for (const [from, to] of spans) sum += (to - from) * inStep(at, from, to, hz) ** 2;
     if (sum > best) [best, kept] = [sum, hz];
@@ -223,8 +224,13 @@ export function findOtherSounders(
   }));
   while (sounders.length < MOST_SOUNDERS) {
     const at = Float64Array.from(left, (d) => d.atS);
-    const spans = spansOf(at);
-    const hz = rateKept(at, spans, pingRate);
+    let spans: Span[] = [];
+    let hz: number | null = null;
+    for (const spanS of SPANS_S) {
+      spans = spansOf(at, spanS);
+      hz = rateKept(at, spans, spanS, pingRate);
+      if (hz !== null) break;
+    }
     if (hz === null) break;
     const clocks = clocksOf(at, spans, hz, pingRate);
     const onBeat = (atS: number): boolean => keeps(clocks, atS);

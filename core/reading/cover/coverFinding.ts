@@ -11,7 +11,7 @@ const logDensity = (x: number, [mean, sd]: readonly [number, number]): number =>
 
 type Measures = Pick<
   OnBedOutline,
-  'tallM' | 'lengthM' | 'lengthSpread' | 'underBedDb' | 'solid' | 'fill' | 'overDb'
+  'tallM' | 'lengthM' | 'lengthSpread' | 'underBedDb' | 'solid' | 'fill' | 'overDb' | 'faint'
 >;
 
 /** The bed line climbs onto branches or weed in so large a share of passes, however high; they stand over it still, by this, dB. */
@@ -29,6 +29,8 @@ const SHARPER = 1.5;
 export function coverProbability(outline: Measures): Record<CoverClass, number> {
   const logs = COVER_CLASSES.map((c) => {
     const habit = HABITS[c];
+    // Rock is as loud as the bed.
+    if (c === 'boulder' && outline.faint) return -Infinity;
     return (
       logDensity(Math.log(outline.tallM), habit.tall) +
       logDensity(Math.log(outline.lengthM), [

@@ -1,6 +1,7 @@
 import { coverProbability, COVER_CLASSES, findStructure, readChannel, type CoverFinding } from '..';
 import { madeCoverPass, ON_BED } from '@/scripts/accuracy/coverPasses';
 import { planPass } from '@/scripts/accuracy/planPasses';
+import { paintedPass } from '@/core/testing/paintedWater';
 
 describe('what stands on the bed', () => {
   it('is told apart: weed, brush, timber, boulder, and a fish close over the bed', () => {
@@ -41,7 +42,16 @@ describe('what stands on the bed', () => {
       solid: number,
       fill: number,
     ): string => {
-      const p = coverProbability({ tallM, lengthM, lengthSpread: 0, underBedDb, solid, fill, overDb: 35 });
+      const p = coverProbability({
+        tallM,
+        lengthM,
+        lengthSpread: 0,
+        underBedDb,
+        solid,
+        fill,
+        overDb: 35,
+        faint: false,
+      });
       return [...COVER_CLASSES].sort((a, b) => p[b] - p[a])[0]!;
     };
     expect(likely(1, 18, 34, 0, 0.84)).toBe('weed');
@@ -49,6 +59,18 @@ describe('what stands on the bed', () => {
     expect(likely(5, 2, 44, 0, 0.67)).toBe('timber');
     expect(likely(0.6, 2, 18, 0.4, 0.97)).toBe('boulder');
   });
+});
+
+it('a thin bed of weed, 6 to 9 dB over the water, is weed, and nothing else stands there', () => {
+  for (const seed of [9_720_004, 9_720_015, 9_720_030, 9_720_043]) {
+    const { recording, truth } = paintedPass(seed, { weed: 1, clouds: 0 });
+    const cover = readChannel(recording, recording.channels[0]!).findings.filter((f) => f.kind === 'cover');
+    expect(cover.map((f) => f.cover)).toEqual(['weed']);
+    const { fromPing, toPing } = truth.weed[0]!;
+    // Its ends may be lower than can be told.
+    expect(cover[0]!.fromPing).toBeGreaterThan(fromPing - 6);
+    expect(cover[0]!.toPing).toBeLessThan(toPing + 6);
+  }
 });
 
 it('what a wide beam draws over a fraction of its own footprint stands on no bed', () => {

@@ -1,4 +1,4 @@
-import { clamp, isGap, median, medianInPlace } from '@/core/maths';
+import { clamp, fromDb, isGap, median, medianInPlace, powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { overAt, type Excess } from '../levels/background';
 import type { BedLine } from '../bed/bedLine';
@@ -7,6 +7,16 @@ import { strengthAt } from '../marks/strengthAt';
 
 /** A sample counts when it stands this far over the water, dB: noise does so once in five hundred. */
 const ON_BED_DB = 8;
+/**
+ * A thin growth stands out in few samples alone: it counts where the mean power of some pings and samples about, at one height over
+ * the bed, stands so far over the water, dB. At 4 to 5 dB the foot of rough ground did so too, as beds of weed 20 m long.
+ */
+const FAINT_DB = 5.5;
+const MEAN_PINGS = 2;
+const MEAN_SAMPLES = 1;
+/** It is told by its length alone, m and pings: what is shorter may be a fish close to the bed. */
+const FAINT_LEAST_M = 2.5;
+const FAINT_LEAST_PINGS = 16;
 /** Water this high may lie between the parts of one thing, m, or so many pulses. */
 const GAP_M = 0.25;
 const GAP_PULSES = 1.2;
@@ -51,6 +61,8 @@ export interface OnBedOutline {
   meanUnderPeakDb: number;
   /** Level over the water around it, dB. */
   overDb: number;
+  /** Whether it stands out only by the mean of many samples. */
+  faint: boolean;
   /** Nearest range of it, m, and how strong its loudest parts are (of nine tenths of its pings the loudest is weaker), dB as of a mark. */
   nearestM: number;
   strongDb: number;
@@ -108,8 +120,36 @@ function groundLine(
 export const footprintOf = ({ beam }: Channel, rangeM: number): number =>
   2 * rangeM * Math.tan(clamp(beam.alongRad / 2, 0, 1.2));
 
+/** Whether a sample counts as standing out. */
+type StandsOut = (ping: number, sample: number) => boolean;
+
+/** By itself. */
+const alone =
+  (excess: Excess): StandsOut =>
+  (p, j) =>
+    overAt(excess, p, j) >= ON_BED_DB;
+
+/** Together with its neighbours at the same height over the bed. */
+function withOthers({ pingCount, sampleStepM }: Channel, { rangeM }: BedLine, excess: Excess): StandsOut {
+  const least = fromDb(FAINT_DB);
+  return (p, j) => {
+    let sum = 0;
+    let count = 0;
+    for (let q = Math.max(0, p - MEAN_PINGS); q <= Math.min(pingCount - 1, p + MEAN_PINGS); q++) {
+      const shift = Math.round((rangeM[q]! - rangeM[p]!) / sampleStepM);
+      if (isGap(shift)) continue;
+      for (let k = j + shift - MEAN_SAMPLES; k <= j + shift + MEAN_SAMPLES; k++)
+        if (k >= 0 && k < excess.end[q]!) {
+          sum += powerOf(overAt(excess, q, k));
+          count++;
+        }
+    }
+    return sum >= least * Math.max(1, count);
+  };
+}
+
 /** Height over the ground line of what joins the bed upward, by ping, m. */
-function heights(channel: Channel, bed: BedLine, ground: Float32Array, excess: Excess): Float32Array {
+function heights(channel: Channel, bed: BedLine, ground: Float32Array, standsOut: StandsOut): Float32Array {
   const { pingCount, sampleStepM: step, resolutionM } = channel;
   const gap = Math.max(1, Math.round(Math.max(GAP_M, GAP_PULSES * resolutionM) / step));
   const out = new Float32Array(pingCount);
@@ -123,7 +163,7 @@ function heights(channel: Channel, bed: BedLine, ground: Float32Array, excess: E
     let top = foot;
     let empty = 0;
     for (let j = foot; j > 0 && empty <= gap; j--) {
-      if (overAt(excess, p, j) >= ON_BED_DB) {
+      if (standsOut(p, j)) {
         top = j;
         empty = 0;
       } else empty++;
@@ -133,11 +173,39 @@ function heights(channel: Channel, bed: BedLine, ground: Float32Array, excess: E
   return out;
 }
 
-/** Finds what is joined to the bed, ping by ping. */
+/** Finds what is joined to the bed, ping by ping: what stands out sample by sample, and of the rest what does over many. */
 export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsPerM: number): OnBedOutline[] {
+  const line = groundLine(channel, bed, pingsPerM);
+  const clear = alone(excess);
+  const height = medianOfFive(heights(channel, bed, line.ground, clear));
+  const found = outlinesOf(channel, bed, excess, line, height, clear, pingsPerM, LEAST_PINGS);
+  const faint = withOthers(channel, bed, excess);
+  const rest = medianOfFive(heights(channel, bed, line.ground, faint));
+  for (const { fromPing, toPing } of found) {
+    const aside = Math.round(footprintOf(channel, line.ground[fromPing]!) * pingsPerM);
+    rest.fill(0, Math.max(0, fromPing - aside), toPing + aside + 1);
+  }
+  const leastPings = Math.max(FAINT_LEAST_PINGS, FAINT_LEAST_M * pingsPerM);
+  return [
+    ...found,
+    ...outlinesOf(channel, bed, excess, line, rest, faint, pingsPerM, leastPings)
+      .filter(({ solid }) => solid < SOLID)
+      .map((outline) => ({ ...outline, faint: true })),
+  ];
+}
+
+/** Stretches of at least so many pings in which something is joined to the bed. */
+function outlinesOf(
+  channel: Channel,
+  bed: BedLine,
+  excess: Excess,
+  { ground, strayM }: { ground: Float32Array; strayM: number },
+  height: Float32Array,
+  standsOut: StandsOut,
+  pingsPerM: number,
+  leastPings: number,
+): OnBedOutline[] {
   const { pingCount, resolutionM } = channel;
-  const { ground, strayM } = groundLine(channel, bed, pingsPerM);
-  const height = medianOfFive(heights(channel, bed, ground, excess));
   const least = Math.max(LEAST_HEIGHT_M, resolutionM);
   const gapPings = Math.max(2, Math.round(GAP_WAY_M * pingsPerM));
   const out: OnBedOutline[] = [];
@@ -145,8 +213,8 @@ export function findOnBed(channel: Channel, bed: BedLine, excess: Excess, pingsP
     if (!(height[p]! >= least)) continue;
     let to = p;
     for (let q = p + 1; q < pingCount && q - to <= gapPings; q++) if (height[q]! >= least) to = q;
-    if (to - p + 1 >= LEAST_PINGS) {
-      const outline = measured(channel, bed, ground, excess, height, p, to, pingsPerM);
+    if (to - p + 1 >= leastPings) {
+      const outline = measured(channel, bed, ground, excess, height, p, to, pingsPerM, standsOut);
       // Where the ground itself steps by as much, the edge of the step is no thing on it.
       let low = Infinity;
       let high = 0;
@@ -180,6 +248,7 @@ export function measured(
   from: number,
   to: number,
   pingsPerM: number,
+  standsOut = alone(excess),
 ): OnBedOutline {
   const { sampleCount: n, sampleStepM: step, firstRangeM, resolutionM, levelDb } = channel;
   const heightM = height.slice(from, to + 1);
@@ -223,7 +292,7 @@ export function measured(
       count++;
       sum += x;
       strongest = Math.max(strongest, strengthAt(channel, p, j));
-      if (overAt(excess, p, j) >= ON_BED_DB) standing++;
+      if (standsOut(p, j)) standing++;
       if (x > peak) {
         peak = x;
         peakOver = overAt(excess, p, j);
@@ -252,6 +321,7 @@ export function measured(
     underBedDb: underBed.length ? median(underBed) : 0,
     meanUnderPeakDb: underPeak.length ? median(underPeak) : 0,
     overDb: overs.length ? median(overs) : 0,
+    faint: false,
     nearestM,
     strongDb: strong.sort((a, b) => a - b)[Math.floor(0.9 * (strong.length - 1))] ?? -Infinity,
   };
