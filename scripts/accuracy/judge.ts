@@ -161,19 +161,18 @@ export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: 
 const MEAN_PINGS = 3;
 const MEAN_M = 0.15;
 
-/** Where the noise-free cloud, its speckle averaged out, stands 6 dB over the background: pings × samples. */
-function trueOutline({ scene, track, face, recording, farM, rig }: MadePass): Uint8Array {
+/** Where noise-free clouds or cover, their speckle averaged out, stand 6 dB over the background: pings × samples. */
+function trueOutline(
+  { scene, track, face, recording, farM, rig }: MadePass,
+  what: 'clouds' | 'covers',
+): Uint8Array {
   const channel = recording.channels[0]!;
   const { sampleCount: n, pingCount, sampleStepM } = channel;
   const request = { track, faces: [face], pingRate: recording.pingRate, farM, seed: 1 };
-  const bare = { ...scene, fish: [], otherSounders: [], layers: [], gear: [], covers: [] };
+  const bare = { ...scene, fish: [], otherSounders: [], layers: [], gear: [], covers: [], clouds: [] };
   const quiet = { ...rig, excessNoiseDb: -80 };
-  const alone = simulate({ ...request, scene: bare, rig: quiet }).channels[0]!;
-  const empty = simulate({
-    ...request,
-    scene: { ...bare, clouds: [] },
-    rig,
-  }).channels[0]!;
+  const alone = simulate({ ...request, scene: { ...bare, [what]: scene[what] }, rig: quiet }).channels[0]!;
+  const empty = simulate({ ...request, scene: bare, rig }).channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
   const bed = Array.from(truth.firstBedRangeM, (r) =>
     Math.min(n, Math.floor((r - 2 * channel.resolutionM) / sampleStepM)),
@@ -207,7 +206,7 @@ function trueOutline({ scene, track, face, recording, farM, rig }: MadePass): Ui
   return mask;
 }
 
-/** A cloud that is drawn so high in so many pings is there to be found. */
+/** What is drawn so high in so many pings is there to be found. */
 const DRAWN_PULSES = 2;
 const DRAWN_PINGS = 8;
 
@@ -265,7 +264,7 @@ function judgeClouds(pass: MadePass, reading: Reading, tally: Tally): void {
         )
         .sort((a, b) => b.top.length - a.top.length)[0],
   );
-  const there = scene.clouds.length > 0 ? trueOutline(pass) : new Uint8Array();
+  const there = scene.clouds.length > 0 ? trueOutline(pass, 'clouds') : new Uint8Array();
   scene.clouds.forEach((cloud, i) => {
     const f = mine[i];
     if (!f && !isDrawn(there, channel)) return;
@@ -320,7 +319,8 @@ export function judgeCover(pass: CoverPass, seed: number): Tally {
     .filter((f) => f.kind !== 'cloud')
     .sort((a, b) => b.confidence * (b.toPing - b.fromPing) - a.confidence * (a.toPing - a.fromPing));
   const said = best ? (best.kind === 'cover' ? best.cover : 'fish') : 'nothing';
-  count(tally, `told: ${pass.kind}`, said === pass.kind);
+  if (pass.kind === 'fish' || isDrawn(trueOutline(pass, 'covers'), pass.recording.channels[0]!))
+    count(tally, `told: ${pass.kind}`, said === pass.kind);
   if (pass.kind !== 'fish')
     note(tally, `fish named: ${pass.kind}`, near.filter((f) => f.kind === 'fish').length);
   const beside = pass.kind === 'fish' ? null : withFishBeside(pass, seed);
