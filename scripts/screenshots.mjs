@@ -220,6 +220,7 @@ await withApp(
       await page.getByTestId('take-to-bench').click();
       await page.getByTestId('echo-picture').waitFor();
       await page.waitForTimeout(1500);
+      await page.getByText('Looking for the next move…').waitFor({ state: 'hidden' });
       await page.screenshot({ path: `${OUT}/tune-${size}.png` });
       if (size === 'phone') await benchShots(page);
       await page.getByRole('link', { name: 'Read' }).click();
