@@ -42,7 +42,7 @@ export function sightOnPasses(
   { seedOf, view, least, most, enough, mostWindows, onPass }: PassesFrom,
 ): SightOnPasses {
   const slice = faceOf(rig, settings.faceId).beam.shape === 'fan';
-  let crowd = slice && most > 1 ? SLICE_CROWD : 1;
+  let crowd = slice ? SLICE_CROWD : 1;
   let fish = 0;
   let made = 0;
   const passes: SightOnPass[] = [];
