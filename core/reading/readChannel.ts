@@ -38,7 +38,9 @@ import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/n
 import { blankOnBed, findOnBed, type OnBedOutline } from './cover/onBed';
 import { isPieceOfCover, piecesOfCover } from './cover/piecesOfCover';
 import { standingTimber } from './cover/standingTimber';
-import { fitted, joinTracks, type Fitted } from './marks/joinTracks';
+import { heaveByBed, partedWhereCrossed } from './marks/crossedTracks';
+import { fitted, type Fitted } from './marks/fitted';
+import { joinTracks } from './marks/joinTracks';
 import { outOfSpecks } from './marks/speckle';
 import { showsNoise } from './levels/showsNoise';
 import { faintTracks } from './marks/faintTracks';
@@ -88,6 +90,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const fine = workingChannel({ ...measured, beam: beamOnWay(measured.beam, stretch.navigation, speed) });
   const bed = trackBed(fine);
   const channel = croppedToBed(fine, bed);
+  const heaveM = heaveByBed(bed, rate);
   const excess = excessOf(channel, bed, stretch.pingRate, cellsToOne(measured));
   const named = takeOffBars(channel, bed, excess);
   const clutterM = surfaceClutterReach(channel, bed);
@@ -104,7 +107,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     if (finding.cover !== 'boulder') branched.push(outline);
   }
   const cells = cellsOf(channel, bed, excess);
-  const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, speed, pingsPerM);
+  const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, heaveM, speed, pingsPerM);
   const bait: CloudFinding[] = [];
   // What is too weak a cloud to be told must not hide the fish in it.
   const doubtful: CloudFinding[] = [];
@@ -147,7 +150,10 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       if (name) noFish.push(piece);
       return name === null;
     });
-  const followedMarks = joinTracks(pieces, timeS, speed, channel).filter(
+  (globalThis as any).__pieces?.('piece', pieces, channel);
+  const parts =
+    speed < STILL_MPS ? pieces : partedWhereCrossed(pieces, timeS, heaveM, speed, channel.resolutionM);
+  const followedMarks = joinTracks(parts, timeS, speed, channel, heaveM).filter(
     ({ track }) => longEnough(track, channel, speed, rate, clutterM) && !restsOnEcho(track, channel, bed),
   );
   // A still boat draws no curve that would tell what is faint from noise.
@@ -161,10 +167,11 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
           [...followedMarks, ...noFish].map((f) => f.track),
           clutterM,
         );
-  const faint = faintMarks(channel, tracks, followedMarks, timeS, speed, rate).filter(
+  const faint = faintMarks(channel, tracks, followedMarks, timeS, heaveM, speed, rate).filter(
     (f) => !keepsTime(f.track, sounders) && notFish(f, channel, speed, rate, sounders.length > 0) === null,
   );
   const marks = [...followedMarks, ...faint];
+  (globalThis as any).__pieces?.('mark', marks, channel);
   const branches = piecesOfCover(
     marks.map((f) => f.track),
     branched,
@@ -202,6 +209,7 @@ function faintMarks(
   tracks: readonly EchoTrack[],
   marks: readonly Fitted[],
   timeS: Float64Array,
+  heaveM: Float32Array,
   speed: number,
   pingRate: number,
 ): Fitted[] {
@@ -210,7 +218,9 @@ function faintMarks(
     .map((track) => fitted(track, timeS, speed))
     .filter(({ curve }) => curve !== null && curve.offM < FAINT_OFF_PULSES * channel.resolutionM);
   const own = new Set(faint.map((piece) => piece.track));
-  return joinTracks([...marks, ...faint], timeS, speed, channel).filter((mark) => own.has(mark.track));
+  return joinTracks([...marks, ...faint], timeS, speed, channel, heaveM).filter((mark) =>
+    own.has(mark.track),
+  );
 }
 
 const partOf = (nav: Navigation, from: number, to: number): Navigation => ({

@@ -40,6 +40,43 @@ const touches = (a: { fromPing: number; toPing: number }, b: { fromPing: number;
 const within = (m: FishFinding, c: PaintedPatch): boolean =>
   touches(m, c) && m.rangeM > c.topM - 0.6 && m.rangeM < c.bottomM + 0.6;
 
+/** A fish is near bait within so many metres above or below it, and pings. */
+const NEAR_BAIT_M = 2;
+const NEAR_BAIT_PINGS = 14;
+/** Two fish this near to each other in range, pulses, in more than this share of the strong pings of one are hardly two. */
+const APART_PULSES = 1.5;
+const BESIDE_SHARE = 0.3;
+
+/** Whether a fish's nearest point lies outside bait and near it. */
+function isNearBait(
+  { pings, rangeM }: PaintedFish,
+  { fromPing, toPing, topM, bottomM }: PaintedPatch,
+): boolean {
+  const nearestM = Math.min(...rangeM);
+  const ping = pings[rangeM.indexOf(nearestM)]!;
+  const offM = Math.max(topM - nearestM, nearestM - bottomM);
+  return (
+    ping > fromPing - NEAR_BAIT_PINGS && ping < toPing + NEAR_BAIT_PINGS && offM > 0 && offM < NEAR_BAIT_M
+  );
+}
+
+/** Whether an echo of a pulse tells a fish from each of the others in most of its strong pings. */
+function isApart(fish: PaintedFish, others: readonly PaintedFish[], pulseM: number): boolean {
+  const strong = fish.pings.map((_, i) => i).filter((i) => fish.overDb[i]! >= MARGIN_DB);
+  const beside = strong.filter((i) =>
+    others.some((other) => {
+      const k = other.pings.indexOf(fish.pings[i]!);
+      return (
+        other !== fish &&
+        k >= 0 &&
+        other.overDb[k]! >= WEAK_DB &&
+        Math.abs(other.rangeM[k]! - fish.rangeM[i]!) < APART_PULSES * pulseM
+      );
+    }),
+  );
+  return beside.length <= BESIDE_SHARE * strong.length;
+}
+
 /** Share of a mark's points that lie on a fish. */
 function onFish(mark: FishFinding, fish: PaintedFish, slackM: number): number {
   const at = new Map(fish.pings.map((p, i) => [p, fish.rangeM[i]!]));
@@ -98,6 +135,11 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     if (!clear || near || pingsFrom(WEAK_DB) < LEAST_PINGS) continue;
     const strong = pingsFrom(MARGIN_DB) >= LEAST_PINGS;
     count(tally, strong ? 'recall' : 'recall of weak ones', mine !== undefined);
+    if (strong && truth.clouds.some((c) => isNearBait(fish, c))) {
+      count(tally, 'recall near bait', mine !== undefined);
+      if (isApart(fish, truth.fish, channel.resolutionM))
+        count(tally, 'recall near bait, apart from other fish', mine !== undefined);
+    }
     if (strong && mine) {
       // Drawn from where weak ones are, whatever it peaks at.
       const pings = fish.pings.filter((_, i) => fish.overDb[i]! >= WEAK_DB);

@@ -2,7 +2,7 @@ import { lineFit, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { CloudOutline } from '../clouds/cloudOutline';
 import type { Layer } from './layers';
-import type { Fitted } from '../marks/joinTracks';
+import type { Fitted } from '../marks/fitted';
 import { STILL_MPS } from '@/core/rig';
 
 /** What is drawn and is no fish: single marks by what betrays them, and what the set itself or the boat draws. */

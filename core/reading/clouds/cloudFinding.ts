@@ -5,7 +5,7 @@ import { CLOUD_WEIGHTS } from './weights';
 import { confidenceOf } from '../confidence';
 import type { CloudFinding, FishFinding } from '../finding';
 import { gapTo, type BedLine } from '../bed/bedLine';
-import type { Fitted } from '../marks/joinTracks';
+import type { Fitted } from '../marks/fitted';
 import { STILL_MPS } from '@/core/rig';
 
 /** What begins this near under the clutter at the surface may well hang from it, m. */
@@ -139,10 +139,13 @@ const LEG_SHARE = 0.8;
 /** What the edge of a beam takes, there and back, dB; and the farthest out anything is seen, as a share of the range. */
 const HALF_POWER_DB = 6;
 const FARTHEST = 1.5;
-/** How far the median echo of a mark beside a cloud stands over the cloud's level, dB, in how many pings, and how far off its outline it then is at least, m. */
+/** A mark beside a cloud is told apart from it by its echo in so many pings. */
+const APART_PINGS = 8;
+/** How far its median then stands over the cloud's level, dB, and how far off the cloud's outline it is at least, m. */
 const LOUDER_DB = 5;
-const LOUD_PINGS = 12;
 const CLEAR_M = 0.2;
+/** A mark whose nearest point is seen, so far over the top of a whole cloud or under its foot, is none of its own, m. */
+const CLEAR_OF_ALL_M = 0.25;
 
 /** Whether a range lies in a cloud's outline at the ping nearest to a mark's middle. */
 function isInside(mark: FishFinding, rangeM: number, { fromPing, top, bottom }: CloudFinding): boolean {
@@ -184,11 +187,13 @@ export function belongsToCloud(
   const louder = mark.overBackgroundDb > cloud.overBackgroundDb + STRONGER_DB;
   // A louder mark is beside the cloud where its outline there says so; of the rest the whole height counts.
   if (
-    f.times.length >= LOUD_PINGS &&
+    f.times.length >= APART_PINGS &&
     median(f.track.overDb) > cloud.overBackgroundDb + LOUDER_DB &&
     !isInside(mark, apexM, cloud)
   )
     return false;
+  const clearOfAll = Math.max(cloud.rangeM - apexM, apexM - cloud.rangeM - cloud.heightM) > CLEAR_OF_ALL_M;
+  if (f.times.length >= APART_PINGS && clearOfAll && mark.shape !== 'half') return false;
   if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
   if (louder && mark.shape === 'arch') return false;
   // Under a boat that keeps still nothing has legs.

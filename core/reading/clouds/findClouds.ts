@@ -5,6 +5,7 @@ import type { BedLine } from '../bed/bedLine';
 import { CELL, STANDS_OUT_DB, type Cells } from '../levels/cells';
 import { fitCrossing } from '../marks/crossing';
 import type { CloudOutline } from './cloudOutline';
+import { isFewBodies } from './fewBodies';
 import { joinTorn } from './joinTorn';
 import { scratchBytes } from '../levels/scratch';
 
@@ -58,6 +59,7 @@ export function findClouds(
   excess: Excess,
   cells: Cells,
   timeS: Float64Array,
+  heaveM: Float32Array,
   speedMps: number,
   pingsPerM: number,
 ): { clouds: CloudOutline[]; taken: Uint8Array } {
@@ -101,6 +103,8 @@ export function findClouds(
     if ((tallest + 2 * half * CELL) * step < LEAST_HEIGHT_M + WINDOW_M) continue;
     if (tallest * step < BODY_TALL_M && isOneBody({ fromPing, top, bottom }, channel, timeS, speedMps))
       continue;
+    const cloud = trimmed({ fromPing, toPing, top: top.slice(), bottom: bottom.slice() }, excess, bedSample);
+    if (isFewBodies(cloud, channel, bed, { excess, cells }, timeS, heaveM, speedMps)) continue;
     const reach = half * CELL;
     for (
       let p = Math.max(0, fromPing - SKIRT_PINGS);
@@ -112,7 +116,7 @@ export function findClouds(
       for (let j = Math.max(0, top[k]! - reach); j <= Math.min(n - 1, bottom[k]! + reach); j++)
         taken[p * n + j] = Math.min(MOST_NUMBER, clouds.length + 1);
     }
-    clouds.push(trimmed({ fromPing, toPing, top, bottom }, excess, bedSample));
+    clouds.push(cloud);
   }
   const whole = joinTorn(clouds, pingsPerM);
   if (whole.became.some((now, k) => now !== k))

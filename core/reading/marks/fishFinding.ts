@@ -5,7 +5,7 @@ import { confidenceOf } from '../confidence';
 import type { FishFinding, MarkShape, Reason, SizeReading } from '../finding';
 import { gapTo, type BedLine } from '../bed/bedLine';
 import { LONG_PINGS, markEvidence, shapeOfLegs } from './markRules';
-import type { Fitted } from './joinTracks';
+import type { Fitted } from './fitted';
 import { beamStrength } from './beamStrength';
 import { strengthAt } from './strengthAt';
 import { MARK_WEIGHTS } from './weights';

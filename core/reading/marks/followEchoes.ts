@@ -102,16 +102,23 @@ interface Open extends EchoTrack {
 /**
  * Follows echoes from ping to ping: each track foretells its next range from its last rate, takes the nearest peak
  * within a pulse length of that, and ends after a few pings without one.
+ * @param span pings that are looked at; all when left out
  */
-export function followEchoes(channel: Channel, bed: BedLine, sought: Sought, clutterM: number): EchoTrack[] {
-  const { pingCount, sampleCount: n, sampleStepM: step } = channel;
+export function followEchoes(
+  channel: Channel,
+  bed: BedLine,
+  sought: Sought,
+  clutterM: number,
+  { fromPing, toPing }: { fromPing: number; toPing: number } = { fromPing: 0, toPing: channel.pingCount - 1 },
+): EchoTrack[] {
+  const { sampleCount: n, sampleStepM: step } = channel;
   const gate = gateM(step, channel.resolutionM);
   const clutter = Math.ceil((clutterM - channel.firstRangeM) / step);
   const first = Math.ceil((TOP_M - channel.firstRangeM) / step);
   const done: EchoTrack[] = [];
   let open: Open[] = [];
   const peaks: Peak[] = [];
-  for (let p = 0; p < pingCount; p++) {
+  for (let p = fromPing; p <= toPing; p++) {
     const bedRange = bed.rangeM[p]!;
     const end = !isGap(bedRange)
       ? Math.floor((bedRange - channel.firstRangeM - 1.3 * channel.resolutionM) / step)

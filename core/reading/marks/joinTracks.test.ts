@@ -2,7 +2,8 @@ import type { Channel } from '@/core/recording';
 import { cone, singlePulse } from '@/core/rig';
 import { degToRad } from '@/core/units';
 import type { EchoTrack } from './followEchoes';
-import { fitted, joinTracks } from './joinTracks';
+import { fitted } from './fitted';
+import { joinTracks } from './joinTracks';
 
 const [PING_RATE, SPEED, PULSE_M] = [10, 1.5, 0.075];
 const timeS = Float64Array.from({ length: 400 }, (_, p) => p / PING_RATE);
@@ -33,6 +34,7 @@ const join = (tracks: EchoTrack[], speed = SPEED) =>
     timeS,
     speed,
     channel,
+    new Float32Array(timeS.length),
   );
 
 describe('tracks of one mark', () => {
@@ -47,6 +49,10 @@ describe('tracks of one mark', () => {
   });
   it('are two where two fish lie over each other', () => {
     expect(join([passed(92, 108, 10, 10), passed(92, 108, 11, 10)])).toHaveLength(2);
+  });
+  it('are two where two fish cross, each on a curve of its own', () => {
+    // One curve would lie nearly a pulse off the two together.
+    expect(join([passed(80, 96, 10, 8.8), passed(100, 130, 9.8, 11.5)])).toHaveLength(2);
   });
   it('leave out a lesser part of the same body: close beside, weaker by more than 3 dB', () => {
     const loud = passed(92, 108, 10, 10, 30);

@@ -1,22 +1,12 @@
 import { clamp, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
-import { fitCrossing, SWIM_MPS, type Crossing } from './crossing';
+import { SWIM_MPS, type Crossing } from './crossing';
+import { isOffCurve } from './crossedTracks';
+import { fitted, type Fitted } from './fitted';
 import type { EchoTrack } from './followEchoes';
 import { LOST_S } from './markRules';
 import { JOIN_WEIGHTS } from './weights';
 import { STILL_MPS } from '@/core/rig';
-
-/** A track with the curve fitted to it. */
-export interface Fitted {
-  track: EchoTrack;
-  times: number[];
-  curve: Crossing | null;
-}
-
-export function fitted(track: EchoTrack, timeS: Float64Array, speed: number): Fitted {
-  const times = track.pings.map((p) => timeS[p]!);
-  return { track, times, curve: fitCrossing(times, track.rangeM, speed) };
-}
 
 function joined(a: EchoTrack, b: EchoTrack): EchoTrack {
   const order = [
@@ -124,6 +114,7 @@ export function joinTracks(
   timeS: Float64Array,
   speed: number,
   { resolutionM: pulseM, beam }: Channel,
+  heaveM: Float32Array,
 ): Fitted[] {
   const w = JOIN_WEIGHTS;
   const pingS = (timeS[timeS.length - 1]! - timeS[0]!) / Math.max(1, timeS.length - 1);
@@ -134,6 +125,7 @@ export function joinTracks(
   for (const piece of sorted) {
     let home = -1;
     let own = false;
+    let together: Fitted | null = null;
     for (let k = 0; k < out.length && home < 0 && !own; k++) {
       const mark = out[k]!;
       const { curve } = mark;
@@ -172,11 +164,16 @@ export function joinTracks(
         fit.offM < pulseM &&
         Math.abs(fit.nearestRangeM - curve.nearestRangeM) < w.apexPulses * pulseM &&
         Math.abs(fit.nearestTimeS - curve.nearestTimeS) * speed < w.apexShare * curve.nearestRangeM;
-      if (sameCurve || sameApex) home = k;
+      if (!sameCurve && !sameApex) continue;
+      // Two that cross lie each on a curve of its own, and on none together.
+      const both = fitted(joined(mark.track, piece.track), timeS, speed);
+      if (isOffCurve(both, heaveM, speed, pulseM) && both.curve!.offM > curve.offM) continue;
+      home = k;
+      together = both;
     }
     if (own) continue;
     if (home < 0) out.push(piece);
-    else out[home] = fitted(joined(out[home]!.track, piece.track), timeS, speed);
+    else out[home] = together ?? fitted(joined(out[home]!.track, piece.track), timeS, speed);
   }
   return out;
 }

@@ -1,0 +1,105 @@
+import { isGap } from '@/core/maths';
+import type { BedLine } from '../bed/bedLine';
+import { fitCrossing, type Crossing } from './crossing';
+import { fitted, type Fitted } from './fitted';
+import type { EchoTrack } from './followEchoes';
+
+/** One fish lies this near to its crossing's curve, pulses rms: of 3,000 tracks of one fish 99 % do. */
+const OFF_PULSES = 0.6;
+/** The bed’s mean over so many seconds has no heave in it. */
+const HEAVE_S = 5;
+/** Each part of a track that went over from one fish to another has so many pings at least. */
+const FEWEST_PINGS = 6;
+/** Another track passes there so near, pulses, within so many pings: a fish may turn on its own way, too. */
+const PASSES_PULSES = 3;
+const PASSES_PINGS = 6;
+/** Parts are two fish where they lie nearer to their own curves, by this factor, than together to one. */
+const NEARER = 0.5;
+
+/** Heave at each ping as the bed tells it, m: all ranges are so much longer. 0 where no bed is known. */
+export function heaveByBed({ rangeM }: BedLine, pingRate: number): Float32Array {
+  const half = Math.max(1, Math.round((HEAVE_S / 2) * pingRate));
+  const sum = new Float64Array(rangeM.length + 1);
+  const count = new Int32Array(rangeM.length + 1);
+  rangeM.forEach((range, p) => {
+    sum[p + 1] = sum[p]! + (isGap(range) ? 0 : range);
+    count[p + 1] = count[p]! + (isGap(range) ? 0 : 1);
+  });
+  return Float32Array.from(rangeM, (range, p) => {
+    const [from, to] = [Math.max(0, p - half), Math.min(rangeM.length, p + half + 1)];
+    return isGap(range) ? 0 : range - (sum[to]! - sum[from]!) / (count[to]! - count[from]!);
+  });
+}
+
+/** A track's ranges and their crossing's curve, with the heave taken off where it lies nearer to one so. */
+function withoutHeave(
+  { track, times, curve }: Fitted,
+  heaveM: Float32Array,
+  speedMps: number,
+): { rangeM: number[]; curve: Crossing | null } {
+  const still = track.rangeM.map((range, i) => range - heaveM[track.pings[i]!]!);
+  const fit = fitCrossing(times, still, speedMps);
+  return fit && curve && fit.offM < curve.offM
+    ? { rangeM: still, curve: fit }
+    : { rangeM: track.rangeM, curve };
+}
+
+/** Whether a track is too far from any crossing's curve to be one fish's. */
+export function isOffCurve(track: Fitted, heaveM: Float32Array, speedMps: number, pulseM: number): boolean {
+  const mostM = OFF_PULSES * pulseM;
+  if (!track.curve || track.curve.offM <= mostM) return false;
+  return withoutHeave(track, heaveM, speedMps).curve!.offM > mostM;
+}
+
+const part = (track: EchoTrack, from: number, to: number): EchoTrack => ({
+  pings: track.pings.slice(from, to),
+  rangeM: track.rangeM.slice(from, to),
+  thickM: track.thickM.slice(from, to),
+  overDb: track.overDb.slice(from, to),
+  peakSample: track.peakSample.slice(from, to),
+});
+
+/** Whether one of other tracks passes near to a track's point. */
+const isPassed = (track: EchoTrack, at: number, others: readonly Fitted[], pulseM: number): boolean =>
+  others.some((other) =>
+    other.track.pings.some(
+      (ping, i) =>
+        Math.abs(ping - track.pings[at]!) <= PASSES_PINGS &&
+        Math.abs(other.track.rangeM[i]! - track.rangeM[at]!) < PASSES_PULSES * pulseM,
+    ),
+  );
+
+/** Tracks parted at the pings where one went over from one fish to another: where arches cross, the nearest echo may be either's. */
+export const partedWhereCrossed = (
+  tracks: readonly Fitted[],
+  timeS: Float64Array,
+  heaveM: Float32Array,
+  speedMps: number,
+  pulseM: number,
+): Fitted[] => {
+  const partsOf = (whole: Fitted, others: readonly Fitted[]): Fitted[] => {
+    const { track, times } = whole;
+    const count = times.length;
+    if (count < 2 * FEWEST_PINGS || !isOffCurve(whole, heaveM, speedMps, pulseM)) return [whole];
+    const { rangeM, curve } = withoutHeave(whole, heaveM, speedMps);
+    let at = -1;
+    let least = (NEARER * curve!.offM) ** 2 * count;
+    for (let k = FEWEST_PINGS; k <= count - FEWEST_PINGS; k++) {
+      const before = fitCrossing(times.slice(0, k), rangeM.slice(0, k), speedMps);
+      const after = fitCrossing(times.slice(k), rangeM.slice(k), speedMps);
+      if (!before || !after) continue;
+      const off = k * before.offM ** 2 + (count - k) * after.offM ** 2;
+      if (off < least) [at, least] = [k, off];
+    }
+    if (at < 0 || !isPassed(track, at, others, pulseM)) return [whole];
+    return [part(track, 0, at), part(track, at, count)].flatMap((t) =>
+      partsOf(fitted(t, timeS, speedMps), others),
+    );
+  };
+  return tracks.flatMap((track) =>
+    partsOf(
+      track,
+      tracks.filter((other) => other !== track),
+    ),
+  );
+};
