@@ -20,7 +20,8 @@ export interface PassesFrom {
   most: number;
   enough: number;
   mostWindows?: number;
-  onPass?: (made: number) => void;
+  /** Told after each pass how many are made and how many fish they hold. */
+  onPass?: (made: number, fish: number) => void;
 }
 
 /**
@@ -56,7 +57,7 @@ export function sightOnPasses(
     if (pass.fish > 0) passes.push(pass);
     fish += pass.fish;
     if (slice && pass.fish < FEW_FISH) crowd = Math.min(2 * crowd, MOST_CROWD);
-    onPass?.(made);
+    onPass?.(made, fish);
   }
   return {
     fish,

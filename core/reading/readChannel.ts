@@ -9,6 +9,7 @@ import { bedShape } from './bed/bedShape';
 import { cellsOf } from './levels/cells';
 import { asTrusted, levelFaults } from './levels/levelFaults';
 import { gatherSchools, schoolOutline } from './clouds/gatherSchools';
+import { isFewBodies, type Place } from './clouds/fewBodies';
 import { findClouds, giveBack } from './clouds/findClouds';
 import { belongsToCloud, cloudFinding, liesIn } from './clouds/cloudFinding';
 import { doubtCompanions } from './marks/companions';
@@ -96,7 +97,12 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const clutterM = surfaceClutterReach(channel, bed);
   const cover: CoverFinding[] = [];
   const branched: OnBedOutline[] = [];
-  for (const outline of findOnBed(channel, bed, excess, pingsPerM)) {
+  const onBed = findOnBed(channel, bed, excess, pingsPerM);
+  const openWater = onBed.length > 0 ? { excess, cells: cellsOf(channel, bed, excess) } : null;
+  for (const outline of onBed) {
+    // Fish that pass close over the bed reach it with their legs.
+    const place = placeOnBed(outline, channel, bed);
+    if (openWater && isFewBodies(place, channel, bed, openWater, timeS, heaveM, speed)) continue;
     const { finding, real } = coverFinding(outline, channel, stretch, bed);
     // What is so faint is weed, or nothing that is told.
     if (real < LEAST_CONFIDENCE || (outline.faint && finding.cover !== 'weed')) continue;
@@ -140,20 +146,19 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const noFish: Fitted[] = [];
   const followed = followEchoes(channel, bed, sought, clutterM);
   const noisy = showsNoise(cells);
-  const pieces = (noisy ? followed : outOfSpecks(channel, followed))
+  const whole = (noisy ? followed : outOfSpecks(channel, followed))
     .filter((track) => track.pings.length >= LEAST_TRACK || longEnough(track, channel, speed, rate, clutterM))
     .filter((track) => !keepsTime(track, sounders))
-    .map((track) => fitted(track, timeS, speed))
-    .filter((piece) => {
-      const name = notFish(piece, channel, speed, rate, sounders.length > 0);
-      if (name) named.push(name);
-      if (name) noFish.push(piece);
-      return name === null;
-    });
-  (globalThis as any).__pieces?.('piece', pieces, channel);
-  const parts =
-    speed < STILL_MPS ? pieces : partedWhereCrossed(pieces, timeS, heaveM, speed, channel.resolutionM);
-  const followedMarks = joinTracks(parts, timeS, speed, channel, heaveM).filter(
+    .map((track) => fitted(track, timeS, speed));
+  const parted =
+    speed < STILL_MPS ? whole : partedWhereCrossed(whole, timeS, heaveM, speed, channel.resolutionM);
+  const pieces = parted.filter((piece) => {
+    const name = notFish(piece, channel, speed, rate, sounders.length > 0);
+    if (name) named.push(name);
+    if (name) noFish.push(piece);
+    return name === null;
+  });
+  const followedMarks = joinTracks(pieces, timeS, speed, channel, heaveM).filter(
     ({ track }) => longEnough(track, channel, speed, rate, clutterM) && !restsOnEcho(track, channel, bed),
   );
   // A still boat draws no curve that would tell what is faint from noise.
@@ -196,6 +201,23 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     (echo) => echo.kind !== 'own-gear' || !gathered.some((school) => holds(school, echo)),
   );
   return { bed, clutterM, named: apart, findings };
+}
+
+/** What stands on the bed lies so many pulses over the bed's own first echo. */
+const OVER_BED_PULSES = 1.5;
+
+/** The samples between the top of what stands on the bed and the bed. */
+function placeOnBed({ fromPing, toPing, heightM }: OnBedOutline, channel: Channel, bed: BedLine): Place {
+  const sampleAt = (rangeM: number): number =>
+    Math.floor((rangeM - channel.firstRangeM) / channel.sampleStepM);
+  const top = new Int32Array(heightM.length).fill(-1);
+  const bottom = new Int32Array(heightM.length).fill(-1);
+  heightM.forEach((height, k) => {
+    const range = bed.rangeM[fromPing + k]!;
+    const [a, b] = [sampleAt(range - height), sampleAt(range - OVER_BED_PULSES * channel.resolutionM)];
+    if (b > a && a >= 0) [top[k], bottom[k]] = [a, b];
+  });
+  return { fromPing, toPing, top, bottom };
 }
 
 /** A mark too faint to be followed must lie on a crossing's curve within so many pulses, rms. */

@@ -9,7 +9,7 @@ import type { CloudOutline } from './cloudOutline';
 
 /** So many bodies at most, and no thicker together than so many pulses, ping by ping: more are a cloud. */
 const MOST_BODIES = 3;
-const THICKEST = 6;
+const THICKEST = 8;
 /** An echo is one body's when it is followed over so many pings and lies so near to a crossing's curve, pulses rms. */
 const FEWEST_PINGS = 8;
 const OFF_PULSES = 0.5;
@@ -19,7 +19,7 @@ const OWN_PULSES = 0.5;
 const THEIR_SHARE = 0.88;
 
 /** The pings of a dense place and, of each, its first and last sample; −1 where it has a gap. */
-type Place = Pick<CloudOutline, 'fromPing' | 'toPing' | 'top' | 'bottom'>;
+export type Place = Pick<CloudOutline, 'fromPing' | 'toPing' | 'top' | 'bottom'>;
 
 /** Echoes in a dense place that are each followed on a crossing's curve, the longest few. */
 function bodiesIn(

@@ -55,9 +55,14 @@ describe('a track that goes over from one fish to another', () => {
     expect(parts.flatMap(({ track }) => track.pings)).toEqual(whole.track.pings);
     expect(parts.flatMap(({ track }) => track.peakSample)).toHaveLength(71);
   });
-  it('stays whole where it is one fish, where no other passes, and where it is too short to tell', () => {
+  it('is parted though nothing else of the other fish is seen, where it comes near twice', () => {
+    expect(part([trackOf(80, 150, crossed)])).toHaveLength(2);
+  });
+  it('stays whole where it is one fish, one that swims along before it is passed, and where it is too short to tell', () => {
     expect(part([trackOf(80, 150, one), rest()])).toHaveLength(1);
-    expect(part([trackOf(80, 150, crossed)])).toHaveLength(1);
+    const along = trackOf(60, 150, (t) => (t < 10.5 ? 6 : pointAt(6, 10.5)(t)));
+    expect(along.curve!.offM).toBeGreaterThan(0.6 * PULSE_M);
+    expect(part([along])).toHaveLength(1);
     expect(part([trackOf(110, 119, crossed), rest()])).toHaveLength(1);
   });
   it('stays whole where the bed heaves as the track does, and is parted in a swell too', () => {

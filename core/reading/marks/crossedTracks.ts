@@ -13,6 +13,8 @@ const FEWEST_PINGS = 6;
 /** Another track passes there so near, pulses, within so many pings: a fish may turn on its own way, too. */
 const PASSES_PULSES = 3;
 const PASSES_PINGS = 6;
+/** Or between two nearest points it lies so many pulses farther off. */
+const TWICE_PULSES = 0.8;
 /** Parts are two fish where they lie nearer to their own curves, by this factor, than together to one. */
 const NEARER = 0.5;
 
@@ -59,6 +61,14 @@ const part = (track: EchoTrack, from: number, to: number): EchoTrack => ({
   peakSample: track.peakSample.slice(from, to),
 });
 
+/** Whether a track goes away from one nearest point and comes to another: no one fish is passed twice. */
+function comesTwice(rangeM: readonly number[], at: number, pulseM: number): boolean {
+  const nearest = (from: number, to: number): number =>
+    rangeM.slice(from, to).reduce((least, range) => Math.min(least, range), Infinity);
+  const most = TWICE_PULSES * pulseM;
+  return rangeM[at - 1]! - nearest(0, at) > most && rangeM[at]! - nearest(at, rangeM.length) > most;
+}
+
 /** Whether one of other tracks passes near to a track's point. */
 const isPassed = (track: EchoTrack, at: number, others: readonly Fitted[], pulseM: number): boolean =>
   others.some((other) =>
@@ -91,7 +101,8 @@ export const partedWhereCrossed = (
       const off = k * before.offM ** 2 + (count - k) * after.offM ** 2;
       if (off < least) [at, least] = [k, off];
     }
-    if (at < 0 || !isPassed(track, at, others, pulseM)) return [whole];
+    if (at < 0) return [whole];
+    if (!comesTwice(rangeM, at, pulseM) && !isPassed(track, at, others, pulseM)) return [whole];
     return [part(track, 0, at), part(track, at, count)].flatMap((t) =>
       partsOf(fitted(t, timeS, speedMps), others),
     );
