@@ -10,6 +10,8 @@ const OFF_PULSES = 0.6;
 const HEAVE_S = 5;
 /** Each part of a track that went over from one fish to another has so many pings at least. */
 const FEWEST_PINGS = 6;
+/** Pings of a track at which parting it is tried: a long one's are spread evenly. */
+const MOST_LOOKED_AT = 120;
 /** Another track passes there so near, pulses, within so many pings: a fish may turn on its own way, too. */
 const PASSES_PULSES = 3;
 const PASSES_PINGS = 6;
@@ -69,14 +71,12 @@ function comesTwice(rangeM: readonly number[], at: number, pulseM: number): bool
   return rangeM[at - 1]! - nearest(0, at) > most && rangeM[at]! - nearest(at, rangeM.length) > most;
 }
 
-/** Whether one of other tracks passes near to a track's point. */
-const isPassed = (track: EchoTrack, at: number, others: readonly Fitted[], pulseM: number): boolean =>
-  others.some((other) =>
-    other.track.pings.some(
-      (ping, i) =>
-        Math.abs(ping - track.pings[at]!) <= PASSES_PINGS &&
-        Math.abs(other.track.rangeM[i]! - track.rangeM[at]!) < PASSES_PULSES * pulseM,
-    ),
+/** Whether a track passes near to another's point. */
+const passes = ({ pings, rangeM }: EchoTrack, other: EchoTrack, at: number, pulseM: number): boolean =>
+  pings.some(
+    (ping, i) =>
+      Math.abs(ping - other.pings[at]!) <= PASSES_PINGS &&
+      Math.abs(rangeM[i]! - other.rangeM[at]!) < PASSES_PULSES * pulseM,
   );
 
 /** Tracks parted at the pings where one went over from one fish to another: where arches cross, the nearest echo may be either's. */
@@ -87,14 +87,15 @@ export const partedWhereCrossed = (
   speedMps: number,
   pulseM: number,
 ): Fitted[] => {
-  const partsOf = (whole: Fitted, others: readonly Fitted[]): Fitted[] => {
+  const partsOf = (whole: Fitted, of: Fitted): Fitted[] => {
     const { track, times } = whole;
     const count = times.length;
     if (count < 2 * FEWEST_PINGS || !isOffCurve(whole, heaveM, speedMps, pulseM)) return [whole];
     const { rangeM, curve } = withoutHeave(whole, heaveM, speedMps);
     let at = -1;
     let least = (NEARER * curve!.offM) ** 2 * count;
-    for (let k = FEWEST_PINGS; k <= count - FEWEST_PINGS; k++) {
+    const step = Math.ceil(count / MOST_LOOKED_AT);
+    for (let k = FEWEST_PINGS; k <= count - FEWEST_PINGS; k += step) {
       const before = fitCrossing(times.slice(0, k), rangeM.slice(0, k), speedMps);
       const after = fitCrossing(times.slice(k), rangeM.slice(k), speedMps);
       if (!before || !after) continue;
@@ -102,15 +103,11 @@ export const partedWhereCrossed = (
       if (off < least) [at, least] = [k, off];
     }
     if (at < 0) return [whole];
-    if (!comesTwice(rangeM, at, pulseM) && !isPassed(track, at, others, pulseM)) return [whole];
+    const isPassed = (): boolean => tracks.some((t) => t !== of && passes(t.track, track, at, pulseM));
+    if (!comesTwice(rangeM, at, pulseM) && !isPassed()) return [whole];
     return [part(track, 0, at), part(track, at, count)].flatMap((t) =>
-      partsOf(fitted(t, timeS, speedMps), others),
+      partsOf(fitted(t, timeS, speedMps), of),
     );
   };
-  return tracks.flatMap((track) =>
-    partsOf(
-      track,
-      tracks.filter((other) => other !== track),
-    ),
-  );
+  return tracks.flatMap((track) => partsOf(track, track));
 };
