@@ -4,12 +4,13 @@ import { findRingDown, takeOffBars } from './artefacts/artefacts';
 import { findFalseBeds, isOnFalseBed } from './artefacts/falseBeds';
 import { findOtherSounders, keepsTime } from './artefacts/otherSounder';
 import { excessOf } from './levels/background';
+import { heaveByBed } from './bed/heaveByBed';
 import { trackBed } from './bed/trackBed';
 import { bedShape } from './bed/bedShape';
 import { cellsOf } from './levels/cells';
 import { asTrusted, levelFaults } from './levels/levelFaults';
 import { gatherSchools, schoolOutline } from './clouds/gatherSchools';
-import { isFewBodies, type Place } from './clouds/fewBodies';
+import { isFewBodies } from './clouds/fewBodies';
 import { findClouds, giveBack } from './clouds/findClouds';
 import { belongsToCloud, cloudFinding, liesIn } from './clouds/cloudFinding';
 import { doubtCompanions } from './marks/companions';
@@ -38,8 +39,9 @@ import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
 import { blankOnBed, findOnBed, type OnBedOutline } from './cover/onBed';
 import { isPieceOfCover, piecesOfCover } from './cover/piecesOfCover';
+import { placeOnBed } from './cover/placeOnBed';
 import { standingTimber } from './cover/standingTimber';
-import { heaveByBed, partedWhereCrossed } from './marks/crossedTracks';
+import { partedWhereCrossed } from './marks/crossedTracks';
 import { fitted, type Fitted } from './marks/fitted';
 import { joinTracks } from './marks/joinTracks';
 import { outOfSpecks } from './marks/speckle';
@@ -201,23 +203,6 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     (echo) => echo.kind !== 'own-gear' || !gathered.some((school) => holds(school, echo)),
   );
   return { bed, clutterM, named: apart, findings };
-}
-
-/** What stands on the bed lies so many pulses over the bed's own first echo. */
-const OVER_BED_PULSES = 1.5;
-
-/** The samples between the top of what stands on the bed and the bed. */
-function placeOnBed({ fromPing, toPing, heightM }: OnBedOutline, channel: Channel, bed: BedLine): Place {
-  const sampleAt = (rangeM: number): number =>
-    Math.floor((rangeM - channel.firstRangeM) / channel.sampleStepM);
-  const top = new Int32Array(heightM.length).fill(-1);
-  const bottom = new Int32Array(heightM.length).fill(-1);
-  heightM.forEach((height, k) => {
-    const range = bed.rangeM[fromPing + k]!;
-    const [a, b] = [sampleAt(range - height), sampleAt(range - OVER_BED_PULSES * channel.resolutionM)];
-    if (b > a && a >= 0) [top[k], bottom[k]] = [a, b];
-  });
-  return { fromPing, toPing, top, bottom };
 }
 
 /** A mark too faint to be followed must lie on a crossing's curve within so many pulses, rms. */

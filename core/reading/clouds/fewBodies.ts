@@ -50,7 +50,10 @@ function bodiesIn(
     .slice(0, MOST_BODIES);
 }
 
-/** Whether a dense place is two or three bodies that pass close to each other: nearly all the energy there lies on their crossing curves. */
+/**
+ * Whether a dense place is two or three bodies that pass close to each other: nearly all the energy there lies on their crossing curves.
+ * @param timeS and @param heaveM by ping, s and m @param speedMps of the boat
+ */
 export function isFewBodies(
   place: Place,
   channel: Channel,

@@ -1,4 +1,5 @@
-import { heaveByBed, partedWhereCrossed } from './crossedTracks';
+import { heaveByBed } from '../bed/heaveByBed';
+import { partedWhereCrossed } from './crossedTracks';
 import { fitted, type Fitted } from './fitted';
 import type { EchoTrack } from './followEchoes';
 

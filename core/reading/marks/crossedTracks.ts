@@ -1,13 +1,9 @@
-import { isGap } from '@/core/maths';
-import type { BedLine } from '../bed/bedLine';
 import { fitCrossing, type Crossing } from './crossing';
 import { fitted, type Fitted } from './fitted';
 import type { EchoTrack } from './followEchoes';
 
 /** One fish lies this near to its crossing's curve, pulses rms: of 3,000 tracks of one fish 99 % do. */
 const OFF_PULSES = 0.6;
-/** The bed’s mean over so many seconds has no heave in it. */
-const HEAVE_S = 5;
 /** Each part of a track that went over from one fish to another has so many pings at least. */
 const FEWEST_PINGS = 6;
 /** Pings of a track at which parting it is tried: a long one's are spread evenly. */
@@ -19,21 +15,6 @@ const PASSES_PINGS = 6;
 const TWICE_PULSES = 0.8;
 /** Parts are two fish where they lie nearer to their own curves, by this factor, than together to one. */
 const NEARER = 0.5;
-
-/** Heave at each ping as the bed tells it, m: all ranges are so much longer. 0 where no bed is known. */
-export function heaveByBed({ rangeM }: BedLine, pingRate: number): Float32Array {
-  const half = Math.max(1, Math.round((HEAVE_S / 2) * pingRate));
-  const sum = new Float64Array(rangeM.length + 1);
-  const count = new Int32Array(rangeM.length + 1);
-  rangeM.forEach((range, p) => {
-    sum[p + 1] = sum[p]! + (isGap(range) ? 0 : range);
-    count[p + 1] = count[p]! + (isGap(range) ? 0 : 1);
-  });
-  return Float32Array.from(rangeM, (range, p) => {
-    const [from, to] = [Math.max(0, p - half), Math.min(rangeM.length, p + half + 1)];
-    return isGap(range) ? 0 : range - (sum[to]! - sum[from]!) / (count[to]! - count[from]!);
-  });
-}
 
 /** A track's ranges and their crossing's curve, with the heave taken off where it lies nearer to one so. */
 function withoutHeave(
@@ -48,7 +29,7 @@ function withoutHeave(
     : { rangeM: track.rangeM, curve };
 }
 
-/** Whether a track is too far from any crossing's curve to be one fish's. */
+/** Whether a track is too far from any crossing's curve to be one fish's. @param heaveM by ping, m */
 export function isOffCurve(track: Fitted, heaveM: Float32Array, speedMps: number, pulseM: number): boolean {
   const mostM = OFF_PULSES * pulseM;
   if (!track.curve || track.curve.offM <= mostM) return false;
@@ -79,7 +60,10 @@ const passes = ({ pings, rangeM }: EchoTrack, other: EchoTrack, at: number, puls
       Math.abs(rangeM[i]! - other.rangeM[at]!) < PASSES_PULSES * pulseM,
   );
 
-/** Tracks parted at the pings where one went over from one fish to another: where arches cross, the nearest echo may be either's. */
+/**
+ * Tracks parted at the pings where one went over from one fish to another: where arches cross, the nearest echo may be either's.
+ * @param timeS and @param heaveM by ping, s and m @param speedMps of the boat @param pulseM length of a pulse in range
+ */
 export const partedWhereCrossed = (
   tracks: readonly Fitted[],
   timeS: Float64Array,

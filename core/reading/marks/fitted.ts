@@ -8,6 +8,7 @@ export interface Fitted {
   curve: Crossing | null;
 }
 
+/** Fits a track's crossing. @param timeS of every ping, s @param speed of the boat, m/s */
 export function fitted(track: EchoTrack, timeS: Float64Array, speed: number): Fitted {
   const times = track.pings.map((p) => timeS[p]!);
   return { track, times, curve: fitCrossing(times, track.rangeM, speed) };
