@@ -26,7 +26,7 @@ test.describe('gain and colours tried on made passes @once', () => {
     await expect(sheet.getByTestId('trying-share')).toBeHidden();
     await page.keyboard.press('Escape');
     // The slice's follows.
-    await expect.poll(async () => (await triedOnDevice(page)).length, { timeout: 30_000 }).toBe(2);
+    await expect.poll(async () => (await triedOnDevice(page)).length, { timeout: 60_000 }).toBe(2);
 
     await page.reload();
     await page.getByTestId('cell-colourSpread').click();

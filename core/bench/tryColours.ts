@@ -6,8 +6,8 @@ import { sightOnPasses } from './sightOnPasses';
 
 /** Passes that are made, more while so few fish are met that chance decides: a slice, which draws each for a few pings, needs more. */
 const PASSES = 2;
-const MOST_PASSES = { cone: 6, slice: 4 };
-const ENOUGH_FISH = { cone: 24, slice: 48 };
+const MOST_PASSES = { cone: 6, slice: 6 };
+const ENOUGH_FISH = { cone: 24, slice: 96 };
 /** Of the time it takes so large a share goes by before the first picture is looked at. */
 const PASSES_SHARE = 0.5;
 /** Windows of each that are looked at, and where their seeds begin: far from a bench's. */

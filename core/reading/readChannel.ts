@@ -178,7 +178,6 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     (f) => !keepsTime(f.track, sounders) && notFish(f, channel, speed, rate, sounders.length > 0) === null,
   );
   const marks = [...followedMarks, ...faint];
-  (globalThis as any).__pieces?.('mark', marks, channel);
   const branches = piecesOfCover(
     marks.map((f) => f.track),
     branched,
