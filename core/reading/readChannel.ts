@@ -33,7 +33,7 @@ import {
   WEAK_DB,
   WEAK_PINGS,
 } from './marks/markRules';
-import { restsOnEcho } from './marks/restsOnEcho';
+import { restingOnEcho } from './marks/restingOnEcho';
 import { beamOnWay } from './beamOnWay';
 import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
@@ -160,9 +160,15 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     if (name) noFish.push(piece);
     return name === null;
   });
-  const followedMarks = joinTracks(pieces, timeS, speed, channel, heaveM).filter(
-    ({ track }) => longEnough(track, channel, speed, rate, clutterM) && !restsOnEcho(track, channel, bed),
+  const longMarks = joinTracks(pieces, timeS, speed, channel, heaveM).filter(({ track }) =>
+    longEnough(track, channel, speed, rate, clutterM),
   );
+  const resting = restingOnEcho(
+    longMarks.map(({ track }) => track),
+    channel,
+    bed,
+  );
+  const followedMarks = longMarks.filter(({ track }) => !resting.has(track));
   // A still boat draws no curve that would tell what is faint from noise.
   const tracks =
     speed < STILL_MPS || !noisy

@@ -77,8 +77,8 @@ function isApart(fish: PaintedFish, others: readonly PaintedFish[], pulseM: numb
   return beside.length <= BESIDE_SHARE * strong.length;
 }
 
-/** Share of a mark's points that lie on a fish. */
-function onFish(mark: FishFinding, fish: PaintedFish, slackM: number): number {
+/** How many of a mark's points lie on a fish, and of all. */
+function onFish(mark: FishFinding, fish: PaintedFish, slackM: number): { on: number; all: number } {
   const at = new Map(fish.pings.map((p, i) => [p, fish.rangeM[i]!]));
   let on = 0;
   let all = 0;
@@ -88,7 +88,29 @@ function onFish(mark: FishFinding, fish: PaintedFish, slackM: number): number {
     const truth = at.get(mark.fromPing + k);
     if (truth !== undefined && Math.abs(range - truth) < slackM) on++;
   });
-  return on / Math.max(1, all);
+  return { on, all };
+}
+
+/** Each fish's own mark. What lies on each other the longest is paired first: of two fish side by side none takes the other's mark. */
+function markedFish(
+  fish: readonly PaintedFish[],
+  marks: readonly FishFinding[],
+  slackM: number,
+): Map<PaintedFish, FishFinding> {
+  const pairs = fish.flatMap((f) =>
+    marks
+      .map((mark) => ({ fish: f, mark, ...onFish(mark, f, slackM) }))
+      .filter(({ on, all }) => on > 0 && on >= ON_IT * all),
+  );
+  pairs.sort((a, b) => b.on - a.on);
+  const marked = new Map<PaintedFish, FishFinding>();
+  const used = new Set<FishFinding>();
+  for (const pair of pairs) {
+    if (marked.has(pair.fish) || used.has(pair.mark)) continue;
+    marked.set(pair.fish, pair.mark);
+    used.add(pair.mark);
+  }
+  return marked;
 }
 
 /** Everything of one painted pass. */
@@ -121,12 +143,9 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
   }
 
   const marks = reading.findings.filter((f): f is FishFinding => f.kind === 'fish');
-  const used = new Set<number>();
+  const marked = markedFish(truth.fish, marks, slackM);
   for (const fish of truth.fish) {
-    const [mine] = marks
-      .filter((m) => !used.has(m.id) && onFish(m, fish, slackM) >= ON_IT)
-      .sort((a, b) => b.toPing - b.fromPing - (a.toPing - a.fromPing));
-    if (mine) used.add(mine.id);
+    const mine = marked.get(fish);
     const peak = Math.max(...fish.overDb);
     const middle = fish.pings[fish.overDb.indexOf(peak)]!;
     const pingsFrom = (db: number): number => fish.overDb.filter((over) => over >= db).length;
@@ -152,11 +171,12 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
         `missed at ${Math.min(...fish.rangeM).toFixed(1)} m, ping ${middle}, ${peak.toFixed(0)} dB, ${pingsFrom(WEAK_DB)} pings`,
       );
   }
+  const used = new Set(marked.values());
   let wrong = 0;
   for (const m of marks) {
     // What lies in bait or weed may be one of its own.
-    if (!used.has(m.id) && [...truth.clouds, ...truth.weed].some((c) => within(m, c))) continue;
-    const right = used.has(m.id);
+    if (!used.has(m) && [...truth.clouds, ...truth.weed].some((c) => within(m, c))) continue;
+    const right = used.has(m);
     count(tally, 'precision', right);
     tally.claims.push(['fish', m.confidence, right]);
     if (right) continue;

@@ -23,6 +23,14 @@ describe('a false bed', () => {
     expect(reading.findings.filter((f) => f.kind === 'fish')).toHaveLength(0);
   });
 
+  it('is no bait where it is thick', () => {
+    // Late echoes of a hard bed that come in for metres.
+    const { recording } = madeCoverPass(7_720_069, 'brush');
+    const { named, findings } = readChannel(recording, recording.channels[0]!);
+    expect(named.map((echo) => echo.kind)).toContain('false-bed');
+    expect(findings.filter((f) => f.kind === 'cloud')).toHaveLength(0);
+  });
+
   it('takes what keeps to its line, and leaves what crosses it', () => {
     const falseBeds = findFalseBeds(channel, reading.bed, pass.recording.pingRate);
     const mark = (path: (ping: number) => number) =>

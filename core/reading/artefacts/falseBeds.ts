@@ -1,4 +1,4 @@
-import { isGap } from '@/core/maths';
+import { isGap, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { BED_ECHOES, lateRange, pingPeriodM } from '@/core/rig';
 import type { BedLine } from '../bed/bedLine';
@@ -16,10 +16,44 @@ const THICK_M = 0.5;
 const BESIDE_M = [0.8, 2] as const;
 const LEAST_LOOKS = 16;
 
-/** An echo of the bed that falls into a later ping: where it lies, ping by ping (NaN where the bed is lost), and its name. */
+/** An echo of the bed that falls into a later ping: where it begins, ping by ping (NaN where the bed is lost), how thick it is, and its name. */
 export interface FalseBed {
   rangeM: Float32Array;
+  thickM: number;
   named: NamedEcho;
+}
+
+/** Pings a false bed's thickness is measured on at most, in steps of so much, m, from so far over it. */
+const THICK_PINGS = 200;
+const THICK_STEP_M = 0.25;
+const OVER_IT_M = 2;
+/** Over the true bed nothing is measured, m. */
+const OVER_BED_M = 0.5;
+/** Fewer levels tell nothing. */
+const THICK_LOOKS = 16;
+
+/** How far below where it begins a false bed, ping for ping on one level, stands over the quietest of the water about it, m. */
+function thicknessM(
+  { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, levelDb }: Channel,
+  bed: BedLine,
+  rangeM: Float32Array,
+): number {
+  const stride = Math.max(1, Math.floor(pingCount / THICK_PINGS));
+  const over: { offM: number; levelDb: number }[] = [];
+  for (let k = -Math.round(OVER_IT_M / THICK_STEP_M); ; k++) {
+    const levels: number[] = [];
+    for (let p = 0; p < pingCount; p += stride) {
+      const at = rangeM[p]! + k * THICK_STEP_M;
+      const j = Math.round((at - firstRangeM) / step);
+      if (j >= 0 && j < n && at < bed.rangeM[p]! - OVER_BED_M) levels.push(levelDb[p * n + j]!);
+    }
+    if (k > 0 && levels.length < THICK_LOOKS) break;
+    if (levels.length >= THICK_LOOKS) over.push({ offM: k * THICK_STEP_M, levelDb: median(levels) });
+  }
+  const quietDb = Math.min(...over.map((o) => o.levelDb));
+  const below = over.filter(({ offM }) => offM > 0);
+  const end = below.find((o) => o.levelDb < quietDb + FALSE_BED_DB) ?? below[below.length - 1];
+  return end?.offM ?? 0;
 }
 
 /**
@@ -69,8 +103,10 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
         [taken, overAbove, overBelow, nearest, farthest] = [0, 0, 0, Infinity, -Infinity];
       }
       if (looked < LEAST_LOOKS || shown / looked < FALSE_BED_SHARE) continue;
+      const rangeM = Float32Array.from({ length: pingCount }, (_, p) => atPing(p));
       out.push({
-        rangeM: Float32Array.from({ length: pingCount }, (_, p) => atPing(p)),
+        rangeM,
+        thickM: thicknessM(channel, bed, rangeM),
         named: {
           kind: 'false-bed',
           fromPing: 0,
@@ -88,15 +124,13 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
 const ABOUT_M = 0.6;
 /** Of a finding's pings so many must lie on it. */
 const ON_SHARE = 0.8;
-/** What is thicker is no piece of it, m. */
-const MOST_THICK_M = 2;
 
-/** Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping. */
+/** Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping, and it is no thicker. */
 export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): boolean {
   if (finding.kind === 'cover') return false;
   const top = finding.kind === 'fish' ? finding.path : finding.top;
   const bottom = finding.kind === 'cloud' ? finding.bottom : null;
-  return falseBeds.some(({ rangeM }) => {
+  return falseBeds.some(({ rangeM, thickM }) => {
     let on = 0;
     let told = 0;
     top.forEach((range, i) => {
@@ -104,7 +138,7 @@ export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): 
       if (isGap(range) || isGap(at)) return;
       told++;
       const thick = bottom && !isGap(bottom[i]!) ? bottom[i]! - range : 0;
-      if (Math.abs(range - at) < ABOUT_M && thick < MOST_THICK_M) on++;
+      if (Math.abs(range - at) < ABOUT_M && thick < thickM + 2 * ABOUT_M) on++;
     });
     return told > 0 && on >= ON_SHARE * told;
   });

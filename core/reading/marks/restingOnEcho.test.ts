@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { EchoTrack } from './followEchoes';
-import { restsOnEcho } from './restsOnEcho';
+import { restingOnEcho } from './restingOnEcho';
 
 const PINGS = 20;
 const SAMPLES = 400;
@@ -37,18 +37,30 @@ const bedAt = (rangeM: number): { rangeM: Float32Array; contrastDb: Float32Array
   contrastDb: new Float32Array(PINGS).fill(30),
 });
 
+const rests = (channel: Channel, bed: ReturnType<typeof bedAt>): boolean =>
+  restingOnEcho([mark], channel, bed).has(mark);
+
 describe('a mark with no water under it', () => {
   it('is a speck of a slope or of the top of what stands there', () => {
-    expect(restsOnEcho(mark, water(36, 3), bedAt(14))).toBe(true);
+    expect(rests(water(36, 3), bedAt(14))).toBe(true);
     // Branches weaker than the topmost, all the way down.
-    expect(restsOnEcho(mark, water(25, 3), bedAt(14))).toBe(true);
+    expect(rests(water(25, 3), bedAt(14))).toBe(true);
   });
   it('is told from a fish over water, over weaker clutter, and over cover with water between', () => {
-    expect(restsOnEcho(mark, water(0, 3), bedAt(14))).toBe(false);
-    expect(restsOnEcho(mark, water(25, 3, 40), bedAt(14))).toBe(false);
-    expect(restsOnEcho(mark, water(40, 12), bedAt(14))).toBe(false);
+    expect(rests(water(0, 3), bedAt(14))).toBe(false);
+    expect(rests(water(25, 3, 40), bedAt(14))).toBe(false);
+    expect(rests(water(40, 12), bedAt(14))).toBe(false);
   });
   it('is not told where the bed follows at once', () => {
-    expect(restsOnEcho(mark, water(36, 3), bedAt(10.2))).toBe(false);
+    expect(rests(water(36, 3), bedAt(10.2))).toBe(false);
+  });
+  it('is not told by another with water under it', () => {
+    const [underDb, fromSample, toSample] = [36, 3, 7] as const;
+    const channel = water(underDb, fromSample, toSample);
+    const second = { ...mark, peakSample: Array<number>(PINGS).fill(PEAK + 5) };
+    expect(rests(channel, bedAt(14))).toBe(true);
+    expect(restingOnEcho([mark, second], channel, bedAt(14)).size).toBe(0);
+    // Nor is one that has none itself any help.
+    expect(restingOnEcho([mark, second], water(36, 3), bedAt(14)).size).toBe(2);
   });
 });
