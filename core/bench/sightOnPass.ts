@@ -1,6 +1,6 @@
 import type { Brief } from '@/core/advice';
 import { spreadEvenly } from '@/core/maths';
-import type { MarkPlace, Picture, Settings, SightFor, Viewing } from '@/core/picture';
+import type { Desk, MarkPlace, Picture, Settings, SightFor, Viewing } from '@/core/picture';
 import { drawPicture, newDesk, see, sightScore } from '@/core/picture/drawing';
 import { recordingOf } from '@/core/recording';
 import { screenOf, type Rig } from '@/core/rig';
@@ -55,12 +55,14 @@ export function sightOnPass(
   const nows = Array.from({ length: Math.max(1, Math.ceil(endS / historyS)) }, (_, k) => endS - k * historyS);
   const purpose: SightFor = brief.presentation === 'vertical' ? 'vertical' : 'search';
   const desk = newDesk();
-  const draw = (now: Settings, nowS: number): Picture => drawPicture(recording, now, screen, nowS, desk);
+  const draw = (now: Settings, nowS: number, cells: Desk['cells']): Picture =>
+    drawPicture(recording, now, screen, nowS, { ...desk, cells });
   // Where the fish lie does not hang on gain and colours.
   const all = nows
-    .map((nowS) => ({ nowS, marks: places(draw(settings, nowS)) }))
+    .map((nowS) => ({ nowS, marks: places(draw(settings, nowS, desk.cells)) }))
     .filter(({ marks }: { marks: MarkPlace[] }) => marks.length > 0);
-  const windows = spreadEvenly(all, mostWindows);
+  // Each window keeps its own cells: no way of colouring them makes them anew.
+  const windows = spreadEvenly(all, mostWindows).map((w) => ({ ...w, cells: new Map() as Desk['cells'] }));
   const fish = windows.reduce((sum, w) => sum + w.marks.length, 0);
   return {
     fish,
@@ -68,8 +70,8 @@ export function sightOnPass(
       const now = { ...settings, ...change };
       let found = 0;
       let score = 0;
-      for (const { nowS, marks } of windows) {
-        const sight = see(draw(now, nowS), now.palette, now.bedRamp, marks, view);
+      for (const { nowS, marks, cells } of windows) {
+        const sight = see(draw(now, nowS, cells), now.palette, now.bedRamp, marks, view);
         found += sight.marks.reduce((sum, m) => sum + m.probability, 0);
         score += sightScore(sight, purpose) * marks.length;
       }
