@@ -92,7 +92,7 @@ function onFish(mark: FishFinding, fish: PaintedFish, slackM: number): { on: num
 }
 
 /** Each fish's own mark. What lies on each other the longest is paired first: of two fish side by side none takes the other's mark. */
-function markedFish(
+export function markedFish(
   fish: readonly PaintedFish[],
   marks: readonly FishFinding[],
   slackM: number,
