@@ -130,6 +130,7 @@ export function coloursFor(
               ? 'fish in weaker colours'
               : 'fish midway',
         tried,
+        crowded: kind === 'slice',
         targetOverBottomDb: over(byHand),
       },
     },

@@ -52,7 +52,14 @@ export type Because =
   | { rule: 'power-silt'; lostDb: number; deepestM: number }
   | { rule: 'power-full'; gainedDb: number }
   | { rule: 'power-filtered'; lostDb: number; deepestM: number }
-  | { rule: 'gain-by-eye'; shows: GainShows; tried: TriedColours | null; targetOverBottomDb: number }
+  | {
+      rule: 'gain-by-eye';
+      shows: GainShows;
+      tried: TriedColours | null;
+      /** Whether it was tried on water with many more fish: a slice meets too few. */
+      crowded: boolean;
+      targetOverBottomDb: number;
+    }
   | { rule: 'gain-big-only'; hiddenM: number; targetOverBottomDb: number }
   | { rule: 'gain-auto-offset' }
   | { rule: 'gain-show-lure' | 'gain-lure-lost'; massKg: number; depthM: number; targetOverBottomDb: number }

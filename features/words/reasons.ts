@@ -30,10 +30,13 @@ const GAIN_OTHERWISE: Record<GainShows, string> = {
 };
 
 /** What came out of trying. */
-function triedWords({ found, foundBefore, fish, passes }: TriedColours): string {
+function triedWords({ found, foundBefore, fish, passes }: TriedColours, crowded: boolean): string {
   const shown = Math.round(found);
   const before = Math.round(foundBefore);
-  const tried = `Tried on ${passes} made passes over water like yours, it shows about ${shown} of ${fish} fish in the beam.`;
+  const [water, met] = crowded
+    ? ['water like yours, full of fish', `${fish}`]
+    : ['water like yours', `${fish} fish`];
+  const tried = `Tried on ${passes} made passes over ${water}, it shows about ${shown} of ${met} in the beam.`;
   return shown > before ? `${tried} The plain rule shows ${before}.` : tried;
 }
 
@@ -101,7 +104,7 @@ export function becauseWords(b: Because, units: Units): string {
     case 'power-filtered':
       return `Low power, with more gain. It is calmer in silt and over a hard, near bed. ${shows(b.deepestM)}`;
     case 'gain-by-eye':
-      return `${GAIN_RITUALS[b.shows]} ${b.tried ? triedWords(b.tried) : GAIN_OTHERWISE[b.shows]}`;
+      return `${GAIN_RITUALS[b.shows]} ${b.tried ? triedWords(b.tried, b.crowded) : GAIN_OTHERWISE[b.shows]}`;
     case 'spread-tried':
       return 'Tried together with the gain: fish stand out best so.';
     case 'gain-auto-offset':
