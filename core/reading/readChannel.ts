@@ -33,7 +33,7 @@ import {
   WEAK_DB,
   WEAK_PINGS,
 } from './marks/markRules';
-import { restingOnEcho } from './marks/restingOnEcho';
+import { withWaterUnder } from './marks/withWaterUnder';
 import { beamOnWay } from './beamOnWay';
 import { findMissingLeg } from './marks/missingLeg';
 import { notFish, risingBubbles, towedLine, type NamedEcho } from './artefacts/notFish';
@@ -160,15 +160,13 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     if (name) noFish.push(piece);
     return name === null;
   });
-  const longMarks = joinTracks(pieces, timeS, speed, channel, heaveM).filter(({ track }) =>
-    longEnough(track, channel, speed, rate, clutterM),
-  );
-  const resting = restingOnEcho(
-    longMarks.map(({ track }) => track),
+  const followedMarks = withWaterUnder(
+    joinTracks(pieces, timeS, speed, channel, heaveM).filter(({ track }) =>
+      longEnough(track, channel, speed, rate, clutterM),
+    ),
     channel,
     bed,
   );
-  const followedMarks = longMarks.filter(({ track }) => !resting.has(track));
   // A still boat draws no curve that would tell what is faint from noise.
   const tracks =
     speed < STILL_MPS || !noisy

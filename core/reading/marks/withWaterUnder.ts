@@ -71,22 +71,28 @@ function rests(
 }
 
 /**
- * Marks with no water under them: specks of what comes in from a slope before the bed does, or of the top of what stands on the bed.
- * A fish is one echo with water beneath it, or with another fish that has. Where the bed follows too soon nothing can be told.
+ * Marks with water under them, or with another mark that has: others are specks of what comes in from a slope before the bed does, or
+ * of the top of what stands on the bed. Where the bed follows too soon nothing can be told, and a mark stays.
  */
-export function restingOnEcho(marks: readonly EchoTrack[], channel: Channel, bed: BedLine): Set<EchoTrack> {
+export function withWaterUnder<T extends { track: EchoTrack }>(
+  marks: readonly T[],
+  channel: Channel,
+  bed: BedLine,
+): T[] {
   const resting = new Set<EchoTrack>();
   const bodies: Bodies = new Map();
-  const middle = ({ peakSample }: EchoTrack): number => median(peakSample);
-  for (const mark of [...marks].sort((a, b) => middle(b) - middle(a))) {
-    const is = rests(mark, channel, bed, bodies);
-    if (is) resting.add(mark);
+  const deepestFirst = marks
+    .map(({ track }) => ({ track, sample: median(track.peakSample) }))
+    .sort((a, b) => b.sample - a.sample);
+  for (const { track } of deepestFirst) {
+    const is = rests(track, channel, bed, bodies);
+    if (is) resting.add(track);
     if (is !== false) continue;
-    mark.pings.forEach((ping, i) => {
+    track.pings.forEach((ping, i) => {
       const there = bodies.get(ping);
-      if (there) there.push(mark.peakSample[i]!);
-      else bodies.set(ping, [mark.peakSample[i]!]);
+      if (there) there.push(track.peakSample[i]!);
+      else bodies.set(ping, [track.peakSample[i]!]);
     });
   }
-  return resting;
+  return marks.filter(({ track }) => !resting.has(track));
 }

@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import type { EchoTrack } from './followEchoes';
-import { restingOnEcho } from './restingOnEcho';
+import { withWaterUnder } from './withWaterUnder';
 
 const PINGS = 20;
 const SAMPLES = 400;
@@ -38,7 +38,7 @@ const bedAt = (rangeM: number): { rangeM: Float32Array; contrastDb: Float32Array
 });
 
 const rests = (channel: Channel, bed: ReturnType<typeof bedAt>): boolean =>
-  restingOnEcho([mark], channel, bed).has(mark);
+  withWaterUnder([{ track: mark }], channel, bed).length === 0;
 
 describe('a mark with no water under it', () => {
   it('is a speck of a slope or of the top of what stands there', () => {
@@ -59,8 +59,9 @@ describe('a mark with no water under it', () => {
     const channel = water(underDb, fromSample, toSample);
     const second = { ...mark, peakSample: Array<number>(PINGS).fill(PEAK + 5) };
     expect(rests(channel, bedAt(14))).toBe(true);
-    expect(restingOnEcho([mark, second], channel, bedAt(14)).size).toBe(0);
+    const both = [{ track: mark }, { track: second }];
+    expect(withWaterUnder(both, channel, bedAt(14))).toEqual(both);
     // Nor is one that has none itself any help.
-    expect(restingOnEcho([mark, second], water(36, 3), bedAt(14)).size).toBe(2);
+    expect(withWaterUnder(both, water(36, 3), bedAt(14))).toEqual([]);
   });
 });
