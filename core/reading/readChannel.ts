@@ -1,11 +1,13 @@
 import { median } from '@/core/maths';
 import { withoutGain, type Channel, type Navigation, type Stretch } from '@/core/recording';
 import { findRingDown, takeOffBars } from './artefacts/artefacts';
+import { isBedOfSlope } from './artefacts/isBedOfSlope';
 import { findFalseBeds, isOnFalseBed } from './artefacts/falseBeds';
 import { findOtherSounders, keepsTime } from './artefacts/otherSounder';
 import { excessOf } from './levels/background';
 import { heaveByBed } from './bed/heaveByBed';
 import { trackBed } from './bed/trackBed';
+import { withGapsBridged } from './bed/withGapsBridged';
 import { bedShape } from './bed/bedShape';
 import { cellsOf } from './levels/cells';
 import { asTrusted, levelFaults } from './levels/levelFaults';
@@ -91,7 +93,8 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const rate = stretch.pingRate;
   const pingsPerM = rate / Math.max(speed, 0.1);
   const fine = workingChannel({ ...measured, beam: beamOnWay(measured.beam, stretch.navigation, speed) });
-  const bed = trackBed(fine);
+  const found = trackBed(fine);
+  const bed = withGapsBridged(found);
   const channel = croppedToBed(fine, bed);
   const heaveM = heaveByBed(bed, rate);
   const excess = excessOf(channel, bed, stretch.pingRate, cellsToOne(measured));
@@ -115,6 +118,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     if (finding.cover !== 'boulder') branched.push(outline);
   }
   const cells = cellsOf(channel, bed, excess);
+  const { slopeRad } = bedShape(channel, bed, stretch.navigation);
   const { clouds: dense, taken } = findClouds(channel, bed, excess, cells, timeS, heaveM, speed, pingsPerM);
   const bait: CloudFinding[] = [];
   // What is too weak a cloud to be told must not hide the fish in it.
@@ -127,6 +131,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
       if (name) return false;
       const finding = cloudFinding(cloud, 0, channel, stretch, bed, clutterM, pingsPerM);
       if (isPieceOfCover(finding, branched, channel, pingsPerM)) return false;
+      if (isBedOfSlope(finding, channel, found, slopeRad)) return false;
       const told = finding.confidence >= LEAST_CONFIDENCE;
       // What is higher than long is hardly bait: so much the rather it is looked at for a tree.
       const tree =
@@ -205,7 +210,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const apart = named.filter(
     (echo) => echo.kind !== 'own-gear' || !gathered.some((school) => holds(school, echo)),
   );
-  return { bed, clutterM, named: apart, findings };
+  return { bed: found, clutterM, named: apart, findings };
 }
 
 /** A mark too faint to be followed must lie on a crossing's curve within so many pulses, rms. */
