@@ -15,11 +15,28 @@ const ON_BED_M = 0.5;
 /** What begins so far up in the clutter is taken for a part of it, m. */
 const WITHIN_M = 1;
 
-/** A beam draws a cloud longer by this share of its footprint. */
-const BEAM_ADDS = 0.6;
+/** What the edge of a beam takes, there and back, dB; an outline is drawn from so far over the background on, dB. */
+const HALF_POWER_DB = 6;
+const OUTLINE_DB = 5;
+/** Farther off the axis nothing is seen, rad. */
+const FARTHEST_RAD = 1;
+
+/** What a beam adds to the length of a cloud: it shows to where the pattern has taken all it stands out by, m. */
+function beamAdds(rangeM: number, overDb: number, { beam }: Channel): number {
+  const seenTo = (beam.alongRad / 2) * Math.sqrt(Math.max(0, overDb - OUTLINE_DB) / HALF_POWER_DB);
+  return 2 * rangeM * Math.tan(Math.min(seenTo, FARTHEST_RAD));
+}
+
+/** How sure a cloud is was fitted to its length less this share of the beam's footprint. */
+const FOOTPRINT_SHARE = 0.6;
+/** No cloud counts as shorter, m. */
+const LEAST_LENGTH_M = 0.3;
 
 /** Smoother than this an edge is not told, as a share of the height. */
 const LEAST_RAGGED = 0.004;
+
+/** A round cloud of n pings, its edge at (h/2)(1 − (2k/n)²), strays by so much of its height over n² without being torn. */
+const ROUND_STRAYS = 5;
 
 /** How far an edge strays from the mean of two pings before and two after, rms, m. */
 function straying(edgeM: Float32Array): number {
@@ -33,28 +50,30 @@ function straying(edgeM: Float32Array): number {
 /** No shape tells a mood more surely. */
 const SUREST_MOOD = 0.97;
 
-/** Calm or hunted: undisturbed bait keeps a compact ball with an even edge, hunted bait is drawn out and torn. */
+/** Calm or hunted: undisturbed bait keeps a compact ball with an even edge, hunted bait is drawn out and torn. `long` is for how sure it is. */
 function mood(
   top: Float32Array,
   bottom: Float32Array,
   heightM: number,
   channel: Channel,
   pingsPerM: number,
-  fill: number,
-): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number; ragged: number } {
+  { fill, overDb }: CloudOutline,
+): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number; ragged: number; long: number } {
   const w = CLOUD_WEIGHTS;
   const heights = Array.from(top, (a, k) => (isGap(a) ? 0 : bottom[k]! - a + channel.sampleStepM)).sort(
     (a, b) => a - b,
   );
   const tall = Math.max(channel.resolutionM, heights[Math.floor(0.9 * (heights.length - 1))]!);
   const rangeM = top.reduce((nearest, x) => (x < nearest ? x : nearest), Infinity);
-  const footprint = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, 1.2));
-  const stretched = Math.max(0.3, top.length / pingsPerM - BEAM_ADDS * footprint) / tall;
-  const ragged = (straying(top) + straying(bottom)) / 2 / Math.max(heightM, tall);
+  const timesTall = (beamM: number): number =>
+    Math.max(LEAST_LENGTH_M, top.length / pingsPerM - beamM) / tall;
+  const stretched = timesTall(beamAdds(rangeM, overDb, channel));
+  const footprintM = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, FARTHEST_RAD));
+  const strays = (straying(top) + straying(bottom)) / 2 / Math.max(heightM, tall);
+  const ragged = Math.max(LEAST_RAGGED, strays - ROUND_STRAYS / top.length ** 2);
   const drawnOut = logistic(w.perDrawnOut * Math.log(stretched / w.evenDrawnOut));
   const torn = logistic(
-    w.perRagged * Math.log(Math.max(LEAST_RAGGED, ragged) / w.evenRagged) -
-      w.perEmpty * Math.max(0, w.full - fill),
+    w.perRagged * Math.log(ragged / w.evenRagged) - w.perEmpty * Math.max(0, w.full - fill),
   );
   const hunted = clamp(1 - (1 - drawnOut) * (1 - torn), 1 - SUREST_MOOD, SUREST_MOOD);
   return {
@@ -62,6 +81,7 @@ function mood(
     moodProbability: Math.max(hunted, 1 - hunted),
     stretched,
     ragged,
+    long: timesTall(FOOTPRINT_SHARE * footprintM),
   };
 }
 
@@ -85,7 +105,7 @@ export function cloudFinding(
   for (let k = 0; k < pings; k++) if (bottom[k]! > deepest) deepest = bottom[k]!;
   const rangeM = top[at]!;
   const heightM = deepest - rangeM;
-  const state = mood(top, bottom, heightM, channel, pingsPerM, cloud.fill);
+  const state = mood(top, bottom, heightM, channel, pingsPerM, cloud);
   const w = CLOUD_WEIGHTS;
   const gapToBedM = gapTo(bed, cloud.fromPing + at, deepest);
   const thick = Array.from(top, (a, k) => bottom[k]! - a).filter((x) => !isGap(x));
@@ -105,10 +125,10 @@ export function cloudFinding(
     confidence: confidenceOf(
       w.even +
         w.perThick * Math.log(clamp(thickM / channel.resolutionM, 1, w.mostThick)) +
-        w.perStretch * Math.log(clamp(state.stretched, w.stretchFrom, w.stretchTo)) +
+        w.perStretch * Math.log(clamp(state.long, w.stretchFrom, w.stretchTo)) +
         w.perFill * (cloud.fill - w.evenFill) -
         (thickM < w.thin * channel.resolutionM
-          ? w.perThread * Math.log(Math.max(1, state.stretched / w.long))
+          ? w.perThread * Math.log(Math.max(1, state.long / w.long))
           : 0) -
         (gapToBedM !== null && gapToBedM < ON_BED_M ? w.onBed : 0) -
         (rangeM < clutterM + HANGS_M ? w.hangs + w.within * clamp((clutterM - rangeM) / WITHIN_M, 0, 1) : 0),
@@ -136,8 +156,7 @@ export function cloudFinding(
 const CLOUD_EDGE_M = 0.6;
 /** Share of a mark's points that must lie where a cloud's legs can for it to be one. */
 const LEG_SHARE = 0.8;
-/** What the edge of a beam takes, there and back, dB; and the farthest out anything is seen, as a share of the range. */
-const HALF_POWER_DB = 6;
+/** The farthest out anything is seen, as a share of the range. */
 const FARTHEST = 1.5;
 /** A mark beside a cloud is told apart from it by its echo in so many pings. */
 const APART_PINGS = 8;

@@ -28,12 +28,12 @@ export const CLOUD_WEIGHTS = {
   /**
    * Hunted, by either of two: from so many times longer than high, or an edge that strays from ping to ping by this share of its height, it
    * is as likely as not, and what a factor e more of each says. An outline less full than this is drawn fish by fish, and its edge strays
-   * by that. Greatest likelihood over 840 clouds of made, plans’ and painted passes (seeds 7,100,000 on), judged on others.
+   * by that. Greatest likelihood over 480 clouds of made, plans’ and painted passes, each as weighty (seeds 9,100,000 on), judged on others.
    */
-  evenDrawnOut: 4,
-  perDrawnOut: 14,
-  evenRagged: 0.035,
-  perRagged: 10.5,
-  full: 0.78,
-  perEmpty: 20,
+  evenDrawnOut: 3.7,
+  perDrawnOut: 25,
+  evenRagged: 0.034,
+  perRagged: 5.3,
+  full: 0.75,
+  perEmpty: 40,
 } as const;
