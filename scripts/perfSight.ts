@@ -40,7 +40,9 @@ async function all(first: number): Promise<StartSight[][]> {
 async function main(): Promise<void> {
   const first = Math.floor(Math.random() * 1e6);
   const sights = await all(first);
-  const shown = sights.map((of) => of.filter((s) => s.best.score > SHOWS_FISH && s.best.score * s.fish >= FEWEST_SHOWN));
+  const shown = sights.map((of) =>
+    of.filter((s) => s.best.score > SHOWS_FISH && s.best.score * s.fish >= FEWEST_SHOWN),
+  );
   console.log(
     `of ${sights.flat().length} pictures ${sights.flat().length - shown.flat().length} are left out: the best shows under ${SHOWS_FISH} of the fish, or less than one fish in all`,
   );
