@@ -21,9 +21,15 @@ const OUTLINE_DB = 5;
 /** Farther off the axis nothing is seen, rad. */
 const FARTHEST_RAD = 1;
 
+/** Where an outline is less full than is usual it is drawn fish by fish, each louder than their mean, dB for all of it. */
+const FISH_BY_FISH_DB = 8;
+/** So large a part of what a beam adds is not known. */
+const ADDED_UNSURE = 0.1;
+
 /** What a beam adds to the length of a cloud: it shows to where the pattern has taken all it stands out by, m. */
-function beamAdds(rangeM: number, overDb: number, { beam }: Channel): number {
-  const seenTo = (beam.alongRad / 2) * Math.sqrt(Math.max(0, overDb - OUTLINE_DB) / HALF_POWER_DB);
+function beamAdds(rangeM: number, { overDb, fill }: CloudOutline, { beam }: Channel): number {
+  const standsOutDb = overDb + FISH_BY_FISH_DB * Math.max(0, CLOUD_WEIGHTS.full - fill) - OUTLINE_DB;
+  const seenTo = (beam.alongRad / 2) * Math.sqrt(Math.max(0, standsOutDb) / HALF_POWER_DB);
   return 2 * rangeM * Math.tan(Math.min(seenTo, FARTHEST_RAD));
 }
 
@@ -57,7 +63,7 @@ function mood(
   heightM: number,
   channel: Channel,
   pingsPerM: number,
-  { fill, overDb }: CloudOutline,
+  cloud: CloudOutline,
 ): { mood: 'calm' | 'hunted'; moodProbability: number; stretched: number; ragged: number; long: number } {
   const w = CLOUD_WEIGHTS;
   const heights = Array.from(top, (a, k) => (isGap(a) ? 0 : bottom[k]! - a + channel.sampleStepM)).sort(
@@ -67,13 +73,15 @@ function mood(
   const rangeM = top.reduce((nearest, x) => (x < nearest ? x : nearest), Infinity);
   const timesTall = (beamM: number): number =>
     Math.max(LEAST_LENGTH_M, top.length / pingsPerM - beamM) / tall;
-  const stretched = timesTall(beamAdds(rangeM, overDb, channel));
+  const addedM = beamAdds(rangeM, cloud, channel);
+  const stretched = timesTall(addedM);
   const footprintM = 2 * rangeM * Math.tan(Math.min(channel.beam.alongRad / 2, FARTHEST_RAD));
   const strays = (straying(top) + straying(bottom)) / 2 / Math.max(heightM, tall);
   const ragged = Math.max(LEAST_RAGGED, strays - ROUND_STRAYS / top.length ** 2);
-  const drawnOut = logistic(w.perDrawnOut * Math.log(stretched / w.evenDrawnOut));
+  const even = w.evenDrawnOut + (ADDED_UNSURE * addedM) / tall;
+  const drawnOut = logistic(w.perDrawnOut * Math.log(stretched / even));
   const torn = logistic(
-    w.perRagged * Math.log(ragged / w.evenRagged) - w.perEmpty * Math.max(0, w.full - fill),
+    w.perRagged * Math.log(ragged / w.evenRagged) - w.perEmpty * Math.max(0, w.full - cloud.fill),
   );
   const hunted = clamp(1 - (1 - drawnOut) * (1 - torn), 1 - SUREST_MOOD, SUREST_MOOD);
   return {
