@@ -1,4 +1,5 @@
 import { madeCoverPass } from '@/scripts/accuracy/coverPasses';
+import { madePass } from '@/scripts/accuracy/passes';
 import { lateRange, pingPeriodM } from '@/core/rig';
 import { readChannel, type FishFinding } from '..';
 import { findFalseBeds, isOnFalseBed } from './falseBeds';
@@ -29,6 +30,14 @@ describe('a false bed', () => {
     const { named, findings } = readChannel(recording, recording.channels[0]!);
     expect(named.map((echo) => echo.kind)).toContain('false-bed');
     expect(findings.filter((f) => f.kind === 'cloud')).toHaveLength(0);
+  });
+
+  it('is no fish where it slants through for a few seconds', () => {
+    const { recording } = madePass(6_840_006, { cloudy: true });
+    const { named, findings } = readChannel(recording, recording.channels[0]!);
+    expect(named.map((echo) => echo.kind)).toContain('false-bed');
+    // The first fish is passed after it.
+    expect(findings.filter((f) => f.kind === 'fish' && f.fromPing < 100)).toHaveLength(0);
   });
 
   it('takes what keeps to its line, and leaves what crosses it', () => {

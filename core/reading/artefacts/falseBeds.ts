@@ -14,12 +14,16 @@ const LOOK_PINGS = 5;
 /** Water it is looked for in from where it begins, and to either side, what it is held against, m. */
 const THICK_M = 0.5;
 const BESIDE_M = [0.8, 2] as const;
+/** Looks that are enough; fewer are where it slants by so much, m: bait does not keep to that. */
 const LEAST_LOOKS = 16;
+const LEAST_LOOKS_ON_SLANT = 8;
+const SLANT_M = 2;
 
-/** An echo of the bed that falls into a later ping: where it begins, ping by ping (NaN where the bed is lost), how thick it is, and its name. */
+/** An echo of the bed that falls into a later ping: where it begins, ping by ping (NaN where the bed is lost), how thick it is, whether it slants, and its name. */
 export interface FalseBed {
   rangeM: Float32Array;
   thickM: number;
+  slants: boolean;
   named: NamedEcho;
 }
 
@@ -102,11 +106,14 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
         }
         [taken, overAbove, overBelow, nearest, farthest] = [0, 0, 0, Infinity, -Infinity];
       }
-      if (looked < LEAST_LOOKS || shown / looked < FALSE_BED_SHARE) continue;
+      const slants = high - low > SLANT_M;
+      const enough = slants ? LEAST_LOOKS_ON_SLANT : LEAST_LOOKS;
+      if (looked < enough || shown / looked < FALSE_BED_SHARE) continue;
       const rangeM = Float32Array.from({ length: pingCount }, (_, p) => atPing(p));
       out.push({
         rangeM,
         thickM: thicknessM(channel, bed, rangeM),
+        slants,
         named: {
           kind: 'false-bed',
           fromPing: 0,
@@ -125,12 +132,16 @@ const ABOUT_M = 0.6;
 /** Of a finding's pings so many must lie on it. */
 const ON_SHARE = 0.8;
 
-/** Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping, and it is no thicker. */
+/**
+ * Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping, and it is no thicker. A mark may lie in all of one
+ * that slants, which is soon past; in one that lies level a fish may.
+ */
 export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): boolean {
   if (finding.kind === 'cover') return false;
   const top = finding.kind === 'fish' ? finding.path : finding.top;
   const bottom = finding.kind === 'cloud' ? finding.bottom : null;
-  return falseBeds.some(({ rangeM, thickM }) => {
+  return falseBeds.some(({ rangeM, thickM, slants }) => {
+    const below = finding.kind === 'fish' && slants ? Math.max(ABOUT_M, thickM) : ABOUT_M;
     let on = 0;
     let told = 0;
     top.forEach((range, i) => {
@@ -138,7 +149,7 @@ export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): 
       if (isGap(range) || isGap(at)) return;
       told++;
       const thick = bottom && !isGap(bottom[i]!) ? bottom[i]! - range : 0;
-      if (Math.abs(range - at) < ABOUT_M && thick < thickM + 2 * ABOUT_M) on++;
+      if (range > at - ABOUT_M && range < at + below && thick < thickM + 2 * ABOUT_M) on++;
     });
     return told > 0 && on >= ON_SHARE * told;
   });
