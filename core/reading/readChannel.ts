@@ -27,14 +27,8 @@ import { bedHardness } from './bed/hardness';
 import { findLayers } from './artefacts/layers';
 import { isOnLine, rowNamed, rowsAtDepth } from './marks/rowAtDepth';
 import { FASTEST_LURE_MPS, findLures } from './marks/lure';
-import {
-  FEW_STAND_OUT_DB,
-  FEWEST_PINGS,
-  LEAST_TRACK,
-  USUAL_PINGS,
-  WEAK_DB,
-  WEAK_PINGS,
-} from './marks/markRules';
+import { LEAST_TRACK } from './marks/markRules';
+import { longEnough, roomFor } from './marks/longEnough';
 import { withWaterUnder } from './marks/withWaterUnder';
 import { beamOnWay } from './beamOnWay';
 import { findMissingLeg } from './marks/missingLeg';
@@ -49,35 +43,12 @@ import { joinTracks } from './marks/joinTracks';
 import { outOfSpecks } from './marks/speckle';
 import { showsNoise } from './levels/showsNoise';
 import { faintTracks } from './marks/faintTracks';
-import { STILL_MPS, type Beam } from '@/core/rig';
+import { STILL_MPS } from '@/core/rig';
 import { joinSeam, blocksOf } from './across/seam';
 import { findStructure } from './bed/structure';
 import { surfaceClutterReach } from './artefacts/surfaceClutter';
 import { followEchoes, type EchoTrack } from './marks/followEchoes';
 import { cellsToOne, croppedToBed, workingChannel } from './levels/workingChannel';
-
-/** Pings a fish at a track's range stays in the beam for, when it is passed over its middle. */
-const roomFor = ({ rangeM }: EchoTrack, { alongRad }: Beam, speedMps: number, pingRate: number): number =>
-  ((2 * rangeM[0]! * Math.tan(alongRad / 2)) / speedMps) * pingRate;
-
-/** Whether a track has the pings a fish at its range would leave, as far as the beam has room for them. */
-function longEnough(
-  track: EchoTrack,
-  { beam }: Channel,
-  speedMps: number,
-  pingRate: number,
-  clutterM: number,
-): boolean {
-  const pings = track.pings.length;
-  if (pings >= WEAK_PINGS) return true;
-  if (pings >= USUAL_PINGS) return Math.max(...track.overDb) >= WEAK_DB;
-  // Bubbles under the surface are full of pairs.
-  if (pings < FEWEST_PINGS || speedMps < STILL_MPS || track.rangeM[0]! < clutterM) return false;
-  return (
-    pings >= Math.floor(roomFor(track, beam, speedMps, pingRate)) &&
-    Math.max(...track.overDb) >= FEW_STAND_OUT_DB
-  );
-}
 
 /** What one block of pings gives; pings count from its first. */
 interface BlockReading {
@@ -94,6 +65,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   const pingsPerM = rate / Math.max(speed, 0.1);
   const fine = workingChannel({ ...measured, beam: beamOnWay(measured.beam, stretch.navigation, speed) });
   const found = trackBed(fine);
+  // Where the line is lost for a moment the bed is there all the same.
   const bed = withGapsBridged(found);
   const channel = croppedToBed(fine, bed);
   const heaveM = heaveByBed(bed, rate);

@@ -33,9 +33,7 @@ const GAIN_OTHERWISE: Record<GainShows, string> = {
 function triedWords({ found, foundBefore, fish, passes }: TriedColours, crowded: boolean): string {
   const shown = Math.round(found);
   const before = Math.round(foundBefore);
-  const [water, met] = crowded
-    ? ['water like yours, full of fish', `${fish}`]
-    : ['water like yours', `${fish} fish`];
+  const [water, met] = crowded ? ['water full of fish', `${fish}`] : ['water like yours', `${fish} fish`];
   const tried = `Tried on ${passes} made passes over ${water}, it shows about ${shown} of ${met} in the beam.`;
   return shown > before ? `${tried} The plain rule shows ${before}.` : tried;
 }

@@ -19,11 +19,10 @@ const LEAST_LOOKS = 16;
 const LEAST_LOOKS_ON_SLANT = 8;
 const SLANT_M = 2;
 
-/** An echo of the bed that falls into a later ping: where it begins, ping by ping (NaN where the bed is lost), how thick it is, whether it slants, and its name. */
+/** An echo of the bed that falls into a later ping: where it begins, ping by ping (NaN where the bed is lost), how thick it is, and its name. */
 export interface FalseBed {
   rangeM: Float32Array;
   thickM: number;
-  slants: boolean;
   named: NamedEcho;
 }
 
@@ -106,14 +105,12 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
         }
         [taken, overAbove, overBelow, nearest, farthest] = [0, 0, 0, Infinity, -Infinity];
       }
-      const slants = high - low > SLANT_M;
-      const enough = slants ? LEAST_LOOKS_ON_SLANT : LEAST_LOOKS;
+      const enough = high - low > SLANT_M ? LEAST_LOOKS_ON_SLANT : LEAST_LOOKS;
       if (looked < enough || shown / looked < FALSE_BED_SHARE) continue;
       const rangeM = Float32Array.from({ length: pingCount }, (_, p) => atPing(p));
       out.push({
         rangeM,
         thickM: thicknessM(channel, bed, rangeM),
-        slants,
         named: {
           kind: 'false-bed',
           fromPing: 0,
@@ -131,17 +128,31 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
 const ABOUT_M = 0.6;
 /** Of a finding's pings so many must lie on it. */
 const ON_SHARE = 0.8;
+/** It slants where it rises or falls by SLANT_M from so many pings before a mark to so many after. */
+const SLANT_PINGS = 40;
+
+function slantsAt({ rangeM }: FalseBed, fromPing: number, toPing: number): boolean {
+  let [low, high] = [Infinity, -Infinity];
+  for (let p = Math.max(0, fromPing - SLANT_PINGS); p <= toPing + SLANT_PINGS && p < rangeM.length; p++) {
+    const at = rangeM[p]!;
+    if (at < low) low = at;
+    if (at > high) high = at;
+  }
+  return high - low > SLANT_M;
+}
 
 /**
  * Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping, and it is no thicker. A mark may lie in all of one
- * that slants, which is soon past; in one that lies level a fish may.
+ * where it slants, which is soon past; in one that lies level a fish may.
  */
 export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): boolean {
   if (finding.kind === 'cover') return false;
   const top = finding.kind === 'fish' ? finding.path : finding.top;
   const bottom = finding.kind === 'cloud' ? finding.bottom : null;
-  return falseBeds.some(({ rangeM, thickM, slants }) => {
-    const below = finding.kind === 'fish' && slants ? Math.max(ABOUT_M, thickM) : ABOUT_M;
+  return falseBeds.some((falseBed) => {
+    const { rangeM, thickM } = falseBed;
+    const wholly = finding.kind === 'fish' && slantsAt(falseBed, finding.fromPing, finding.toPing);
+    const below = wholly ? Math.max(ABOUT_M, thickM) : ABOUT_M;
     let on = 0;
     let told = 0;
     top.forEach((range, i) => {

@@ -26,11 +26,14 @@ const FISH_BY_FISH_DB = 8;
 /** So large a part of what a beam adds is not known. */
 const ADDED_UNSURE = 0.1;
 
+/** How far off the axis what stands out by so much is still seen, rad: a bell falls with the square of the angle. */
+const seenTo = ({ beam }: Pick<Channel, 'beam'>, standsOutDb: number): number =>
+  (beam.alongRad / 2) * Math.sqrt(Math.max(0, standsOutDb) / HALF_POWER_DB);
+
 /** What a beam adds to the length of a cloud: it shows to where the pattern has taken all it stands out by, m. */
-function beamAdds(rangeM: number, { overDb, fill }: CloudOutline, { beam }: Channel): number {
+function beamAdds(rangeM: number, { overDb, fill }: CloudOutline, channel: Channel): number {
   const standsOutDb = overDb + FISH_BY_FISH_DB * Math.max(0, CLOUD_WEIGHTS.full - fill) - OUTLINE_DB;
-  const seenTo = (beam.alongRad / 2) * Math.sqrt(Math.max(0, standsOutDb) / HALF_POWER_DB);
-  return 2 * rangeM * Math.tan(Math.min(seenTo, FARTHEST_RAD));
+  return 2 * rangeM * Math.tan(Math.min(seenTo(channel, standsOutDb), FARTHEST_RAD));
 }
 
 /** How sure a cloud is was fitted to its length less this share of the beam's footprint. */
@@ -202,7 +205,7 @@ export function belongsToCloud(
   cloud: CloudFinding,
   timeS: Float64Array,
   speed: number,
-  { beam }: Pick<Channel, 'beam'>,
+  channel: Pick<Channel, 'beam'>,
 ): boolean {
   const from = timeS[cloud.fromPing]!;
   const to = timeS[cloud.toPing]!;
@@ -224,9 +227,9 @@ export function belongsToCloud(
   if (apexS > from - slackS && apexS < to + slackS && apexM > top && apexM < foot) return true;
   if (louder && mark.shape === 'arch') return false;
   // Under a boat that keeps still nothing has legs.
-  // A member is seen out to where the beam has taken off what it stands out by: a bell falls with the square of the angle.
-  const seenTo = (beam.alongRad / 2) * Math.sqrt((cloud.overBackgroundDb + STRONGER_DB) / HALF_POWER_DB);
-  const reachM = foot * Math.min(FARTHEST, Math.tan(Math.min(1.2, seenTo)));
+  // A member is seen out to where the beam has taken off what it stands out by.
+  const memberRad = seenTo(channel, cloud.overBackgroundDb + STRONGER_DB);
+  const reachM = foot * Math.min(FARTHEST, Math.tan(Math.min(1.2, memberRad)));
   const reachS = speed < STILL_MPS ? slackS : reachM / speed;
   let inside = 0;
   f.times.forEach((t, i) => {
