@@ -67,6 +67,16 @@ describe('the bed line of pings made by hand', () => {
     };
     expect(off({ samples: 450, bedAt: () => 7.5, paint })).toBeLessThanOrEqual(4);
   });
+  it('stays on hard ground that rises until its fourth echo comes in', () => {
+    const bedAt = (p: number): number => 12 - p / 33;
+    const paint: HandMade['paint'] = (put) => {
+      for (let p = 0; p < 300; p++)
+        // Later echoes are drawn out, and on the mean outshine the first.
+        for (const m of [2, 3, 4])
+          for (let r = m * bedAt(p); r < m * bedAt(p) + 0.4 * m; r += 0.02) put(p, r, 42 - 4 * m);
+    };
+    expect(off({ samples: 450, bedAt, paint })).toBeLessThanOrEqual(4);
+  });
 });
 
 describe('marks made by hand', () => {

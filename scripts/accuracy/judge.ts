@@ -12,7 +12,7 @@ import {
 import { simulate, visibleFish, type VisibleFish } from '@/core/sounder';
 import { BED_MATERIALS } from '@/core/water';
 import { withFishBeside, type CoverPass } from './coverPasses';
-import type { MadePass } from './passes';
+import { BESIDE_RAD, type MadePass } from './passes';
 import { count, newTally, note, type Tally } from './tally';
 
 /** Over the noise an echo counts as one there to be read, dB; what lies under it counts neither way. */
@@ -20,6 +20,8 @@ const MARGIN_DB = 10;
 /** Weaker fish are counted at these margins, each within so much, dB. */
 const WEAK_DB = [6, 3, 0];
 const WEAK_WITHIN_DB = 1.5;
+/** A bed line farther off than this share is wrong. */
+const BED_OFF = 0.03;
 /** Four pings over the noise make a mark; less is a chance sight. */
 const LEAST_PINGS = 4;
 
@@ -45,11 +47,16 @@ function judgeBed(pass: MadePass, reading: Reading, tally: Tally): void {
   const { scene, track, face, recording } = pass;
   const channel = recording.channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
+  const beside = truthOf(scene, track, Math.max(face.beam.alongRad / 2, BESIDE_RAD)).firstBedRangeM;
   const at = (p: number): number => bedMaterialAt(scene.bed, track.xM[p]!, track.yM[p]!);
   for (let p = 0; p < channel.pingCount; p++) {
     const off = reading.bed.rangeM[p]! - truth.firstBedRangeM[p]!;
     const near = Math.abs(off) <= 1;
     count(tally, 'bed within 1 m', near);
+    const deepEnough = off >= -BED_OFF * truth.firstBedRangeM[p]!;
+    const shallowEnough = off <= BED_OFF * truth.firstBedRangeM[p]!;
+    count(tally, 'bed within 3 %', deepEnough && shallowEnough);
+    count(tally, 'bed on its echo', shallowEnough && reading.bed.rangeM[p]! >= (1 - BED_OFF) * beside[p]!);
     if (near) note(tally, 'bed', off / Math.max(channel.sampleStepM, 0.005 * truth.firstBedRangeM[p]!));
   }
   for (const stretch of reading.hardness) {

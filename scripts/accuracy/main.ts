@@ -34,6 +34,8 @@ const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
   ['fast, 4 m/s', 40, { speedMps: 4 }],
   ['noisy: most fish near the limit', 60, { excessNoiseDb: 72 }],
   ['sloping bed, up to 18°', 40, { steepest: Math.tan(Math.PI / 10) }],
+  ['beds up to 4 dB off their table', 40, { bedsOffDb: 4 }],
+  ['sloping beds up to 4 dB off their table', 40, { bedsOffDb: 4, steepest: Math.tan(Math.PI / 10) }],
 ];
 
 /** Water the reader was not made on: painted from statistics, plain and with nuisances. */
@@ -133,11 +135,14 @@ function print(group: string, t: Tally): void {
   }
   const bed = t.lists['bed'] ?? [];
   const rms = Math.sqrt(bed.reduce((sum, x) => sum + x * x, 0) / bed.length);
-  const [near = 0, pings = 1] = t.counts['bed within 1 m'] ?? [];
+  const offShare = (name: string): string => {
+    const [near = 0, pings = 1] = t.counts[name] ?? [];
+    return `${(100 * (1 - near / pings)).toFixed(2)} %`;
+  };
   const factors = t.lists['length factor'] ?? [];
   const ratios = t.lists['length ratio'] ?? [];
   console.log(
-    `  bed: RMS ${rms.toFixed(2)} × (a sample or 0.5 %), pings more than 1 m off ${(100 * (1 - near / pings)).toFixed(2)} %`,
+    `  bed: RMS ${rms.toFixed(2)} × (a sample or 0.5 %), pings more than 1 m off ${offShare('bed within 1 m')}, 3 % off ${offShare('bed within 3 %')} and off what the bed sends back at all ${offShare('bed on its echo')}`,
   );
   console.log(`        true depth below in its interval ${share(t, 'depth below')}`);
   console.log(

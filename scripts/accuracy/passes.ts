@@ -3,6 +3,7 @@ import { GENERIC_RIG, TRANSDUCERS, type Face, type Rig } from '@/core/rig';
 import type { Stretch } from '@/core/recording';
 import {
   baitCloud,
+  bedMaterialAt,
   cruising,
   drift,
   emptyScene,
@@ -10,12 +11,14 @@ import {
   idlePass,
   layBed,
   layTrack,
+  truthOf,
   type Fish,
   type TrackSection,
   type Scene,
   type Track,
 } from '@/core/scene';
 import { simulate } from '@/core/sounder';
+import { withBedsOff } from '@/core/testing/withBedsOff';
 import { BED_MATERIALS, type BedMaterial } from '@/core/water';
 
 /** One pass of made water and what its sounder recorded. */
@@ -38,7 +41,12 @@ export interface Conditions {
   cloudy?: boolean;
   /** Steepest the bed falls or rises all along the way, as a tangent; half of it at least. */
   steepest?: number;
+  /** Each kind of bed answers by as much as this more or less than its table says, dB. */
+  bedsOffDb?: number;
 }
+
+/** On a steep slope the first echo of the bed comes from beside the nominal beam: from no farther out than this, rad. */
+export const BESIDE_RAD = 0.4;
 
 export const CONES = TRANSDUCERS.flatMap((t) => t.faces).filter(
   (f) => f.beam.shape === 'cone' && f.frequencyHz >= 80e3,
@@ -77,6 +85,16 @@ function spreadFish(
 
 /** Where a steep bed comes up to, m. */
 const SHALLOW_END_M = 4;
+
+/** A pass whose kinds of bed are each off their table by a number drawn for it. */
+function bedsOff(made: Stretch, scene: Scene, track: Track, mostDb: number, random: Random): Stretch {
+  const offDb = BED_MATERIALS.map(() => random.between(-mostDb, mostDb));
+  return withBedsOff(
+    made,
+    truthOf(scene, track, BESIDE_RAD).firstBedRangeM,
+    Float32Array.from(track.xM, (x, p) => offDb[bedMaterialAt(scene.bed, x, track.yM[p]!)]!),
+  );
+}
 
 /** A pass of singles, and now and then a cloud, over a bed of one material or two; every seed another. */
 export function madePass(seed: number, conditions: Conditions = {}): MadePass {
@@ -158,6 +176,9 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   // Half the passes listen far enough for the second bed echo.
   const farM = (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1;
   const rig = { ...GENERIC_RIG, excessNoiseDb };
-  const recording = simulate({ scene, track, rig, faces: [face], pingRate, farM, seed });
+  const made = simulate({ scene, track, rig, faces: [face], pingRate, farM, seed });
+  const recording = conditions.bedsOffDb
+    ? bedsOff(made, scene, track, conditions.bedsOffDb, random.fork('beds off'))
+    : made;
   return { scene, track, face, recording, farM, rig };
 }

@@ -240,6 +240,14 @@ function earlierEdge(score: Float32Array, strength: Float32Array, row: number, b
   return -1;
 }
 
+/** Of a fourth echo the second is an earlier edge, and of that the first; −1 when there is none. */
+function earliestEdge(score: Float32Array, strength: Float32Array, row: number, b: number): number {
+  let earliest = -1;
+  for (let k = earlierEdge(score, strength, row, b); k >= 0; k = earlierEdge(score, strength, row, k))
+    earliest = k;
+  return earliest;
+}
+
 /** Rows between places the usual nearer edge is worked out for, and how far from it a pair's own may lie, as a share. */
 const PAIRS_EVERY = 32 / EVERY;
 const NEAR_USUAL = 0.25;
@@ -262,7 +270,7 @@ function discountLaterEchoes(
     const least = EARLIER_SHARE * score[row + bestBin[r]!]!;
     // Either of the two may be the better edge of a ping.
     for (let b = bins - 1; b > 6 && nearer[r]! < 0; b--)
-      if (score[row + b]! >= least) nearer[r] = earlierEdge(score, strength, row, b);
+      if (score[row + b]! >= least) nearer[r] = earliestEdge(score, strength, row, b);
   }
   const found = new Float32Array(2 * PAIRS_ROWS + PAIRS_EVERY + 1);
   for (let r0 = 0; r0 < rows; r0 += PAIRS_EVERY) {
