@@ -18,6 +18,7 @@ const KEPT: [file: string, format: Format<unknown>][] = [
   ['plan-picture.json', PLAN.format as Format<unknown>],
   ['plan-lure.json', PLAN.format as Format<unknown>],
   ['plan-tried.json', PLAN.format as Format<unknown>],
+  ['plan-first-colour.json', PLAN.format as Format<unknown>],
   ['preferences-palettes.json', PREFERENCES.format as Format<unknown>],
   ['deck-first.json', DECK.format as Format<unknown>],
   ['bench-dials.json', PASS.format as Format<unknown>],
@@ -45,4 +46,13 @@ it.each(KEPT)('%s opens with nothing lost', (file, format) => {
   const opened = openText(format, text);
   if (!opened.ok) throw new Error(opened.problem);
   expect(opened.value).toMatchObject((JSON.parse(text) as { data: object }).data);
+});
+
+it('what was tried before the first colour was keeps the usual one', () => {
+  const text = readFileSync(join(__dirname, 'fixtures', 'plan-tried.json'), 'utf8');
+  const opened = openText(PLAN.format, text);
+  expect(opened.ok && Object.values(opened.value.tried)).toEqual([
+    { gainDb: -14, firstColourDb: 4, colourSpreadDb: 50, found: 9.4, foundBefore: 5.2, fish: 12, passes: 2 },
+    null,
+  ]);
 });

@@ -5,6 +5,7 @@ import { keepTried, toTry, withTried } from './tried';
 
 const TRIED: TriedColours = {
   gainDb: -3,
+  firstColourDb: 6,
   colourSpreadDb: 44,
   found: 6.2,
   foundBefore: 3.1,
@@ -23,7 +24,7 @@ describe('what was tried of a setup', () => {
     expect(before.setup.settings).toEqual(made(null).settings);
     const after = withTried(FIRST_BRIEF, GENERIC_RIG, tried, made);
     expect(after.untried).toBeNull();
-    expect(after.setup.settings).toMatchObject({ gainDb: -3, colourSpreadDb: 44 });
+    expect(after.setup.settings).toMatchObject({ gainDb: -3, firstColourDb: 6, colourSpreadDb: 44 });
     const deeper = { ...FIRST_BRIEF, toM: FIRST_BRIEF.toM + 1 };
     const elsewhere = withTried(deeper, GENERIC_RIG, tried, (t) =>
       startSetup(deeper, GENERIC_RIG, {}, {}, t),
@@ -47,7 +48,16 @@ describe('what was tried of a setup', () => {
       toTry(FIRST_BRIEF, GENERIC_RIG, startSetup(FIRST_BRIEF, GENERIC_RIG, { gain: 'big-only' })),
     ).toBeNull();
     const spreadHeld = startSetup(FIRST_BRIEF, GENERIC_RIG, {}, { colourSpread: 30 });
-    expect(toTry(FIRST_BRIEF, GENERIC_RIG, spreadHeld)).toMatchObject({ spreadHeld: true });
+    expect(toTry(FIRST_BRIEF, GENERIC_RIG, spreadHeld)).toMatchObject({
+      held: { firstColour: false, colourSpread: true },
+    });
+    const firstHeld = toTry(
+      FIRST_BRIEF,
+      GENERIC_RIG,
+      startSetup(FIRST_BRIEF, GENERIC_RIG, {}, { firstColour: 4 }),
+    )!;
+    expect(firstHeld.held.firstColour).toBe(true);
+    expect(firstHeld.key).not.toBe(wanted.key);
   });
   it('is kept up to a number, the newest of all', () => {
     for (let k = 0; k < MOST_TRIED + 5; k++) keepTried(`key-${k}`, TRIED);

@@ -1,4 +1,5 @@
-import type { Brief, Setup, TriedColours } from '@/core/advice';
+import type { Brief, Control, Setup, TriedColours } from '@/core/advice';
+import type { ColoursHeld } from '@/core/bench/tryColours';
 import { fingerprintOf } from '@/core/maths';
 import type { Rig } from '@/core/rig';
 import { MOST_TRIED, planStore } from './plan';
@@ -10,7 +11,7 @@ export interface ToTry {
   rig: Rig;
   /** As it is worked out. */
   setup: Setup;
-  spreadHeld: boolean;
+  held: ColoursHeld;
 }
 
 /** The same keys in the same order, however an object came about. */
@@ -23,11 +24,12 @@ const inOrder = (_key: string, value: unknown): unknown =>
 export function toTry(brief: Brief, rig: Rig, setup: Setup): ToTry | null {
   const gain = setup.lines.find((l) => l.control === 'gain');
   if (!gain || gain.pinned || gain.practice !== 'specks') return null;
-  const spreadHeld = setup.lines.some((l) => l.control === 'colourSpread' && l.pinned);
-  const key = fingerprintOf(
-    JSON.stringify([{ ...brief, faceId: null }, rig, setup.settings, spreadHeld], inOrder),
-  );
-  return { key, brief, rig, setup, spreadHeld };
+  const isHeld = (control: Control): boolean => setup.lines.some((l) => l.control === control && l.pinned);
+  const held: ColoursHeld = { firstColour: isHeld('firstColour'), colourSpread: isHeld('colourSpread') };
+  const tried = [{ ...brief, faceId: null }, rig, setup.settings, held.colourSpread];
+  // What was tried before the first colour was is found still.
+  const key = fingerprintOf(JSON.stringify(held.firstColour ? [...tried, true] : tried, inOrder));
+  return { key, brief, rig, setup, held };
 }
 
 /** A setup as it was tried, or as it is worked out until then; and what is still to be tried of it. @param make null where there is none */

@@ -18,12 +18,12 @@ const leave = (key: string, why: string | null): void =>
   tryingStore.setState(({ left }) => ({ key: null, left: { ...left, [key]: why } }));
 
 /** Tries a setup in a worker of its own. */
-export function startTrying({ key, brief, rig, setup, spreadHeld }: ToTry): void {
+export function startTrying({ key, brief, rig, setup, held }: ToTry): void {
   tryingStore.setState({ key, share: 0 });
   const mine = (): boolean => tryingStore.getState().key === key;
   trialWorker()
     .run(
-      { kind: 'try-colours', brief, rig, setup, spreadHeld },
+      { kind: 'try-colours', brief, rig, setup, held },
       { lane: LANE, onPart: ({ share }) => mine() && tryingStore.setState({ share }) },
     )
     .then(

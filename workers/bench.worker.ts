@@ -22,8 +22,8 @@ answerWith(self as unknown as Scope, (task, tell, give) => {
     case 'miniature':
       return miniature(task);
     case 'try-colours': {
-      const { kind, brief, rig, setup, spreadHeld } = task;
-      const tried = tryColours(brief, rig, setup, spreadHeld, (share) =>
+      const { kind, brief, rig, setup, held } = task;
+      const tried = tryColours(brief, rig, setup, held, (share) =>
         give({ share, result: { kind, tried: null } }),
       );
       return { result: { kind, tried } };

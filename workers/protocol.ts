@@ -5,6 +5,7 @@ import type { Judged } from '@/core/bench/judgedPicture';
 import type { MountFault } from '@/core/bench/mountFaults';
 import type { Move } from '@/core/bench/nextMove';
 import type { PassSpec } from '@/core/bench/passSource';
+import type { ColoursHeld } from '@/core/bench/tryColours';
 import type { KeptMark } from '@/core/logbook';
 import type { BedPlace, Day } from '@/core/logbook/day';
 import type { LogAnswer, LogQuestion } from '@/core/logbook/logQuestion';
@@ -68,13 +69,13 @@ export interface MiniatureTask {
   fault: MountFault | null;
 }
 
-/** Gain and colour spread of a start setup, tried on made passes. */
+/** Gain and colours of a start setup, tried on made passes. */
 export interface TryColoursTask {
   kind: 'try-colours';
   brief: Brief;
   rig: Rig;
   setup: Setup;
-  spreadHeld: boolean;
+  held: ColoursHeld;
 }
 
 /** A named scene at a glance, on the boat's widest beam. */

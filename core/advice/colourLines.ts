@@ -7,13 +7,11 @@ import { bedEchoMargin, type Prediction } from './prediction';
 import type { Habits } from './practices';
 import { debatedLine, plainLine, type Because, type Pins, type SetupLine } from './setupLine';
 import { gainForEye, waterDrawn } from './gainForEye';
-import type { TriedColours } from './triedColours';
+import { USUAL_FIRST_COLOUR_DB, type TriedColours } from './triedColours';
 import { gainForLure, lureEcho, lureSight } from './lureEcho';
 import type { Pace } from './timeLines';
 import type { RangeChoice } from './rangeLines';
 
-/** "Back a touch": how far the first colour goes up over the weakest, dB. */
-const BACK_A_TOUCH_DB = 4;
 /** A fish is met about so far off the axis, rad. */
 const OFF_AXIS_RAD = (8 * Math.PI) / 180;
 /** From this share of cells of open water on it is specks that keep the gain down. */
@@ -86,7 +84,7 @@ export function coloursFor(
   const topWater =
     brief.windMps < CALM_MPS ? 0 : clamp(Math.ceil(Math.min(messM, spareM) / TOP_STEP_M), 0, 10);
   const sought = {
-    firstColourDb: BACK_A_TOUCH_DB,
+    firstColourDb: USUAL_FIRST_COLOUR_DB,
     cells,
     offAxisDb: -2 * toDb(beamPattern(face.beam, 0, Math.sin(OFF_AXIS_RAD)) + 1e-3),
     pings: pace.pings,
@@ -95,7 +93,7 @@ export function coloursFor(
   const byEye = gainForEye(brief, { face, budget, targetStrengthDb }, power, sought);
   const byHand = tried?.gainDb ?? byEye.gainDb;
   const specksDrawn = tried
-    ? waterDrawn(brief, { face, budget }, sought)(bottomOf(byHand) + BACK_A_TOUCH_DB)
+    ? waterDrawn(brief, { face, budget }, sought)(bottomOf(byHand) + tried.firstColourDb)
     : byEye.share;
   const inGear = faceBudget(rig, face, waterOf(brief), { engine: 'gear', power }).noiseLevelDb;
   const louderDb = Math.max(0, inGear - budget.noiseLevelDb);
@@ -105,7 +103,7 @@ export function coloursFor(
   );
   // The first colour where the shortest wanted fish still shows at the cone's edge: what is shorter than that straight below goes.
   const shortestDb = fishTargetStrength(brief.lengthM[0], face.frequencyHz, targetOf(brief).bladder);
-  const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - BACK_A_TOUCH_DB));
+  const bigOnly = Math.min(byHand, gainFor(shortestDb - EDGE_DB - USUAL_FIRST_COLOUR_DB));
   const over = (gainDb: number): number => targetStrengthDb - bottomOf(gainDb);
   // A hard bed should just reach the strongest colour: less spread and hard and soft bed come out alike, more and colours lie idle.
   const bedOver = (gainDb: number): number => bedStrength - bottomOf(gainDb);
@@ -114,8 +112,13 @@ export function coloursFor(
   const spreadAt = (gainDb: number): number =>
     Math.round(clamp(bedOver(gainDb), NARROWEST_DB, Math.min(mostSpread, widestAt(gainDb))));
   const lure = lureEcho(brief, rig, { face, budget });
-  const forLure = lure && gainForLure(lure, power, BACK_A_TOUCH_DB);
-  const loudest = { gainMode: 'manual', gainDb: highest, power, firstColourDb: BACK_A_TOUCH_DB } as const;
+  const forLure = lure && gainForLure(lure, power, USUAL_FIRST_COLOUR_DB);
+  const loudest = {
+    gainMode: 'manual',
+    gainDb: highest,
+    power,
+    firstColourDb: USUAL_FIRST_COLOUR_DB,
+  } as const;
   const lureLost = !lure || lureSight(lure, loudest) !== 'shows';
   const showLure = lureLost ? byHand : Math.max(byHand, forLure!);
   const gain = debatedLine('gain', habits, pins, {
@@ -143,7 +146,11 @@ export function coloursFor(
       value: bigOnly,
       because: {
         rule: 'gain-big-only',
-        hiddenM: fishLengthOf(bottomOf(bigOnly) + BACK_A_TOUCH_DB, face.frequencyHz, targetOf(brief).bladder),
+        hiddenM: fishLengthOf(
+          bottomOf(bigOnly) + USUAL_FIRST_COLOUR_DB,
+          face.frequencyHz,
+          targetOf(brief).bladder,
+        ),
         targetOverBottomDb: over(bigOnly),
       },
     },
@@ -163,7 +170,10 @@ export function coloursFor(
   const targetOverBottomDb = over(gainDb);
   const widest = widestAt(gainDb);
   // What was tried was tried together; of a held spread the reason says what the rule would set.
-  const spreadTried = tried !== null && gainDb === tried.gainDb && pins.colourSpread === undefined;
+  const asTried = tried !== null && gainDb === tried.gainDb;
+  const firstColourTried =
+    asTried && tried.firstColourDb !== USUAL_FIRST_COLOUR_DB && pins.firstColour === undefined;
+  const spreadTried = asTried && pins.colourSpread === undefined;
   const spread = spreadTried ? tried.colourSpreadDb : spreadAt(gainDb);
 
   const topBecause: Because =
@@ -181,10 +191,10 @@ export function coloursFor(
     lines: {
       gain,
       firstColour: plainLine('firstColour', pins, {
-        value: BACK_A_TOUCH_DB,
-        because: {
-          rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch',
-        },
+        value: firstColourTried ? tried.firstColourDb : USUAL_FIRST_COLOUR_DB,
+        because: firstColourTried
+          ? { rule: 'first-colour-tried', raised: tried.firstColourDb > USUAL_FIRST_COLOUR_DB }
+          : { rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch' },
       }),
       colourSpread: plainLine('colourSpread', pins, {
         value: spread,

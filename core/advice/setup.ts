@@ -57,7 +57,7 @@ function sizeLine(brief: Brief, p: Prediction, pings: number, habits: Habits, pi
 /**
  * The start setup for a brief on a rig, each line with its reason and what other practices would set. Lines the user has pinned
  * keep their value, and the rest is worked out around them.
- * @param habits the practices the user keeps to @param tried gain and colour spread tried on made passes @throws RangeError when the rig has no faces
+ * @param habits the practices the user keeps to @param tried gain and colours tried on made passes @throws RangeError when the rig has no faces
  */
 export function startSetup(
   brief: Brief,

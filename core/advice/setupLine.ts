@@ -65,6 +65,7 @@ export type Because =
   | { rule: 'gain-show-lure' | 'gain-lure-lost'; massKg: number; depthM: number; targetOverBottomDb: number }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
   | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze' }
+  | { rule: 'first-colour-tried'; raised: boolean }
   | {
       rule: 'spread-tried' | 'spread-hard-bed-at-top' | 'spread-target-not-too-pale' | 'spread-widest';
       depthM: number;

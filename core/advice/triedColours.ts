@@ -1,9 +1,10 @@
 import * as v from 'valibot';
 import { CONTROLS } from '@/core/picture';
 
-/** Gain and colour spread found by trying on made passes, and how many of the fish met there a person would pick out. */
+/** Gain, first colour and colour spread found by trying on made passes, and how many of the fish met there a person would pick out. */
 export interface TriedColours {
   gainDb: number;
+  firstColourDb: number;
   colourSpreadDb: number;
   found: number;
   /** With what is worked out without trying. */
@@ -11,6 +12,9 @@ export interface TriedColours {
   fish: number;
   passes: number;
 }
+
+/** "Back a touch": how far the first colour goes up over the weakest, dB. */
+export const USUAL_FIRST_COLOUR_DB = 4;
 
 const dial = ({ lowest, highest }: { lowest: number; highest: number }) =>
   v.pipe(v.number(), v.minValue(lowest), v.maxValue(highest));
@@ -20,6 +24,8 @@ const fish = v.pipe(v.number(), v.minValue(0), v.maxValue(MOST_FISH));
 /** Tried colours from storage or a file. */
 export const TriedColoursSchema: v.GenericSchema<unknown, TriedColours> = v.object({
   gainDb: dial(CONTROLS.gain),
+  // Before the first colour was tried it was the usual one.
+  firstColourDb: v.optional(dial(CONTROLS.firstColour), USUAL_FIRST_COLOUR_DB),
   colourSpreadDb: dial(CONTROLS.colourSpread),
   found: fish,
   foundBefore: fish,

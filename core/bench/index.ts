@@ -39,4 +39,4 @@ export { automaticMarks, type AutomaticMarks, type MarkRing } from './automaticM
 export { scoredReading, type FoundPlace, type ScoredReading } from './scoredReading';
 export { sightOnPass, type SeenAt, type SightOnPass } from './sightOnPass';
 export { sightOnPasses } from './sightOnPasses';
-export { tryColours } from './tryColours';
+export { tryColours, type ColoursHeld } from './tryColours';

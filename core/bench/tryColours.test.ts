@@ -22,13 +22,14 @@ const DEEP: Brief = {
 describe('gain and colours tried on made passes', () => {
   const setup = startSetup(DEEP, OFFSHORE);
   const shares: number[] = [];
-  const tried = tryColours(DEEP, OFFSHORE, setup, false, (share) => shares.push(share))!;
+  const tried = tryColours(DEEP, OFFSHORE, setup, undefined, (share) => shares.push(share))!;
 
   it('shows more fish than what is worked out, on a pass that was not tried', () => {
     const pass = sightOnPass(DEEP, OFFSHORE, setup.settings, { seed: 4, view: viewing(65, 640, 350) });
     expect(pass.fish).toBeGreaterThan(4);
     const before = pass.at({});
-    const after = pass.at({ gainDb: tried.gainDb, colourSpreadDb: tried.colourSpreadDb });
+    const { gainDb, firstColourDb, colourSpreadDb } = tried;
+    const after = pass.at({ gainDb, firstColourDb, colourSpreadDb });
     expect(after.found).toBeGreaterThan(before.found + 0.1);
     expect(after.score).toBeGreaterThan(1.15 * before.score);
   });
@@ -40,8 +41,8 @@ describe('gain and colours tried on made passes', () => {
     expect(tried.passes).toBeGreaterThanOrEqual(2);
   });
   it('leaves the target over the first colour, and the gain within what can be set', () => {
-    const { power, firstColourDb } = setup.settings;
-    const drawnFrom = weakestColourDb({ gainDb: tried.gainDb, power }) + firstColourDb;
+    const { power } = setup.settings;
+    const drawnFrom = weakestColourDb({ gainDb: tried.gainDb, power }) + tried.firstColourDb;
     expect(setup.prediction.targetStrengthDb).toBeGreaterThan(drawnFrom);
     expect(tried.gainDb).toBeGreaterThanOrEqual(CONTROLS.gain.lowest);
     expect(tried.gainDb).toBeLessThanOrEqual(CONTROLS.gain.highest);
@@ -55,15 +56,34 @@ describe('gain and colours tried on made passes', () => {
     const line = (of: Setup, control: string) => of.lines.find((l) => l.control === control)!;
     expect(after.settings).toMatchObject({
       gainDb: tried.gainDb,
+      firstColourDb: tried.firstColourDb,
       colourSpreadDb: tried.colourSpreadDb,
     });
     expect(line(after, 'gain').because).toMatchObject({ rule: 'gain-by-eye', tried });
     expect(line(after, 'colourSpread').because.rule).toBe('spread-tried');
     expect(line(setup, 'gain').because).toMatchObject({ tried: null });
   });
-  it('keeps a held colour spread, and a held gain what it is', () => {
-    const held = startSetup(DEEP, OFFSHORE, {}, { colourSpread: 33 });
-    expect(tryColours(DEEP, OFFSHORE, held, true)!.colourSpreadDb).toBe(33);
+  it('says of a first colour other than the usual one that it was tried', () => {
+    const firstColourOf = (firstColourDb: number) =>
+      startSetup(DEEP, OFFSHORE, {}, {}, { ...tried, firstColourDb }).lines.find(
+        (l) => l.control === 'firstColour',
+      )!;
+    expect(firstColourOf(6)).toMatchObject({
+      value: 6,
+      because: { rule: 'first-colour-tried', raised: true },
+    });
+    expect(firstColourOf(2)).toMatchObject({
+      value: 2,
+      because: { rule: 'first-colour-tried', raised: false },
+    });
+    expect(firstColourOf(4).because.rule).toBe('first-colour-back-a-touch');
+  });
+  it('keeps a held first colour and spread, and a held gain what it is', () => {
+    const held = startSetup(DEEP, OFFSHORE, {}, { firstColour: 3, colourSpread: 33 });
+    const kept = tryColours(DEEP, OFFSHORE, held, { firstColour: true, colourSpread: true })!;
+    expect(kept).toMatchObject({ firstColourDb: 3, colourSpreadDb: 33 });
+    const after = startSetup(DEEP, OFFSHORE, {}, { firstColour: 3 }, kept);
+    expect(after.lines.find((l) => l.control === 'firstColour')).toMatchObject({ value: 3, pinned: true });
     const gainHeld = startSetup(DEEP, OFFSHORE, {}, { gain: 7 }, tried);
     expect(gainHeld.settings.gainDb).toBe(7);
     expect(gainHeld.lines.find((l) => l.control === 'colourSpread')!.because.rule).not.toBe('spread-tried');

@@ -70,8 +70,16 @@ export function planTexts(brief: Brief, rig: Rig, units: Units): Record<string, 
     const cone = startSetup(phase.brief, rig);
     const slice = sliceSetup(phase.brief, rig, cone);
     // A picture of a beam that was tried says other words than one worked out.
-    const tried = startSetup(phase.brief, rig, {}, {}, { ...SOME_TRIED, gainDb: cone.settings.gainDb - 6 });
-    for (const setup of slice ? [cone, slice, tried] : [cone, tried]) {
+    const tried = [2, 6].map((firstColourDb) =>
+      startSetup(
+        phase.brief,
+        rig,
+        {},
+        {},
+        { ...SOME_TRIED, firstColourDb, gainDb: cone.settings.gainDb - 6 },
+      ),
+    );
+    for (const setup of slice ? [cone, slice, ...tried] : [cone, ...tried]) {
       for (const line of setup.lines) {
         out.reasons!.push(lineReason(line, units), ...line.others.map((o) => becauseWords(o.because, units)));
       }

@@ -96,9 +96,13 @@ export function lineValue(
         ? db(value)
         : value === 0
           ? 'lowest'
-          : because.rule === 'first-colour-leave-haze'
-            ? 'leave a haze'
-            : 'up a touch';
+          : because.rule === 'first-colour-tried'
+            ? because.raised
+              ? 'well up'
+              : 'up a little'
+            : because.rule === 'first-colour-leave-haze'
+              ? 'leave a haze'
+              : 'up a touch';
     case 'colourSpread':
       return because.rule === 'pinned' ? db(value) : spreadWords(value);
     case 'otherSounders':

@@ -17,7 +17,7 @@ export interface StartSight {
   kind: PictureKind;
   fish: number;
   start: SeenWith;
-  /** With gain and colour spread tried on other passes; as at the start where none were. */
+  /** With gain and colours tried on other passes; as at the start where none were. */
   tried: SeenWith;
   best: SeenWith;
   mostFound: SeenWith;
@@ -43,7 +43,7 @@ export interface HeldOn {
   grid?: SightGrid;
   /** As many passes as hold so many fish: of one fish or two it is chance which of two pictures shows more. */
   fish?: number;
-  triedAs?: Pick<TriedColours, 'gainDb' | 'colourSpreadDb'> | null;
+  triedAs?: Pick<TriedColours, 'gainDb' | 'firstColourDb' | 'colourSpreadDb'> | null;
 }
 
 /** Passes at most, of seeds so far apart. */
@@ -78,6 +78,7 @@ export function heldAgainstGrid(
     ? seenAt({
         gainMode: 'manual',
         gainDb: triedAs.gainDb,
+        firstColourDb: triedAs.firstColourDb,
         colourSpreadDb: triedAs.colourSpreadDb,
       })
     : start;
