@@ -3,6 +3,7 @@ import { open, storedTexts, watchErrors } from './app';
 
 interface Colours {
   gainDb: number;
+  firstColourDb: number;
   colourSpreadDb: number;
 }
 
@@ -44,7 +45,10 @@ test.describe('gain and colours tried on made passes @once', () => {
           }
         ).data;
         return tried.some(
-          (t) => t.gainDb === settings.gainDb && t.colourSpreadDb === settings.colourSpreadDb,
+          (t) =>
+            t.gainDb === settings.gainDb &&
+            t.firstColourDb === settings.firstColourDb &&
+            t.colourSpreadDb === settings.colourSpreadDb,
         );
       })
       .toBe(true);

@@ -2,7 +2,9 @@
 import { isGap, powerOf } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { bedDepthAt, bedMaterialAt, truthOf } from '@/core/scene';
+import { STILL_MPS } from '@/core/rig';
 import {
+  LONG_PINGS,
   readChannel,
   type CloudFinding,
   type FishFinding,
@@ -25,22 +27,39 @@ const BED_OFF = 0.03;
 /** Four pings over the noise make a mark; less is a chance sight. */
 const LEAST_PINGS = 4;
 
+/** Between these shares of what two words are told apart by, either is a matter of taste. */
+const TASTE = [0.55, 1.2] as const;
+const ofTaste = (share: number): boolean => share > TASTE[0] && share < TASTE[1];
+
+/** What a fish is drawn by: a boat that keeps still draws its own way, and a slice that passes it has no edge to clip. */
+export interface DrawnBy {
+  still: boolean;
+  slice: boolean;
+}
+
 /**
- * The shape the noise-free mark has: both legs, one, or none that rises by a pulse; null where it lies within a third of
- * that of either, and the word is a matter of taste.
+ * The shape the noise-free mark has: both legs, one, or none that rises by a pulse; drawn for long under a boat that keeps still, a thread
+ * that wanders by a pulse or a line. Null where it lies within a third of either, and the word is a matter of taste.
  */
 export function trueShape(
   fish: Pick<VisibleFish, 'pings' | 'rangeM' | 'nearestRangeM'>,
   pulseM: number,
+  { still, slice }: DrawnBy = { still: false, slice: false },
 ): MarkShape | null {
   const at = fish.rangeM.indexOf(Math.min(...fish.rangeM));
   const pulse = Math.max(pulseM, 0.08);
   const before = Math.max(0, ...fish.rangeM.slice(0, at).map((r) => r - fish.nearestRangeM)) / pulse;
   const after = Math.max(0, ...fish.rangeM.slice(at + 1).map((r) => r - fish.nearestRangeM)) / pulse;
-  if ([before, after].some((x) => x > 0.55 && x < 1.2)) return null;
+  if (still && ofTaste(fish.pings.length / LONG_PINGS)) return null;
+  if (still && fish.pings.length > LONG_PINGS) {
+    const mean = fish.rangeM.reduce((a, b) => a + b, 0) / fish.rangeM.length;
+    const wander = Math.sqrt(fish.rangeM.reduce((sum, r) => sum + (r - mean) ** 2, 0) / fish.rangeM.length);
+    return ofTaste(wander / pulse) ? null : wander > pulse ? 'thread' : 'line';
+  }
+  if ([before, after].some(ofTaste)) return null;
   if (before > 1 && after > 1) return 'arch';
   if (before > 1 || after > 1) return 'half';
-  return fish.pings.length <= 4 ? 'dash' : 'clip';
+  return fish.pings.length <= LEAST_PINGS || slice ? 'dash' : 'clip';
 }
 
 function judgeBed(pass: MadePass, reading: Reading, tally: Tally): void {
@@ -97,6 +116,14 @@ function amongBait({ scene, track, face }: MadePass, mark: FishFinding): boolean
   });
 }
 
+/** How a fish of a pass is drawn. */
+function drawnBy({ track, face, recording }: MadePass, { pings }: VisibleFish): DrawnBy {
+  const [from, to] = [pings[0]!, pings[pings.length - 1]!];
+  const wayM = Math.hypot(track.xM[to]! - track.xM[from]!, track.yM[to]! - track.yM[from]!);
+  const still = (wayM * recording.pingRate) / Math.max(1, to - from) < STILL_MPS;
+  return { still, slice: !still && face.beam.alongRad < face.beam.athwartRad };
+}
+
 /** What was found of the fish of a pass, and what was found that is none. */
 export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number): void {
   const { scene, track, face, recording, rig } = pass;
@@ -143,7 +170,7 @@ export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: 
     }
     count(tally, 'nearest range', Math.abs(mine.rangeM - fish.nearestRangeM) < 0.1);
     count(tally, 'depth', fish.depthM > mine.depthM[0] - 0.05 && fish.depthM < mine.depthM[1] + 0.05);
-    const shape = trueShape(fish, channel.resolutionM);
+    const shape = trueShape(fish, channel.resolutionM, drawnBy(pass, fish));
     if (shape !== null) count(tally, 'shape', shape === mine.shape);
     if (mine.lengthM) {
       const [low, likely, high] = mine.lengthM;
@@ -168,6 +195,9 @@ export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: 
 const MEAN_PINGS = 3;
 const MEAN_M = 0.15;
 
+/** Of the background's power, and of the bed's. */
+const OUTLINE_OVER = 4;
+
 /** Where noise-free clouds or cover, their speckle averaged out, stand 6 dB over the background: pings × samples. */
 function trueOutline(
   { scene, track, face, recording, farM, rig }: MadePass,
@@ -179,6 +209,7 @@ function trueOutline(
   const bare = { ...scene, fish: [], otherSounders: [], layers: [], gear: [], covers: [], clouds: [] };
   const quiet = { ...rig, excessNoiseDb: -80 };
   const alone = simulate({ ...request, scene: { ...bare, [what]: scene[what] }, rig: quiet }).channels[0]!;
+  const bedOnly = simulate({ ...request, scene: bare, rig: quiet }).channels[0]!;
   const empty = simulate({ ...request, scene: bare, rig }).channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
   const bed = Array.from(truth.firstBedRangeM, (r) =>
@@ -194,20 +225,29 @@ function trueOutline(
   const half = Math.max(1, Math.round(MEAN_M / sampleStepM));
   const mask = new Uint8Array(pingCount * n);
   const sum = new Float64Array(n + 1);
-  const columns = Array.from({ length: pingCount }, (_, p) => {
-    for (let j = 0; j < n; j++) sum[j + 1] = sum[j]! + powerOf(alone.levelDb[p * n + j]!);
-    return Float64Array.from({ length: n }, (_x, j) => {
-      const [from, to] = [Math.max(0, j - half), Math.min(n, j + half + 1)];
-      return (sum[to]! - sum[from]!) / (to - from);
+  const columnsOf = ({ levelDb }: Channel): Float64Array[] =>
+    Array.from({ length: pingCount }, (_, p) => {
+      for (let j = 0; j < n; j++) sum[j + 1] = sum[j]! + powerOf(levelDb[p * n + j]!);
+      return Float64Array.from({ length: n }, (_x, j) => {
+        const [from, to] = [Math.max(0, j - half), Math.min(n, j + half + 1)];
+        return (sum[to]! - sum[from]!) / (to - from);
+      });
     });
-  });
+  const columns = columnsOf(alone);
+  // A bed that is not even comes in before its nominal range.
+  const bedColumns = columnsOf(bedOnly);
   const first = Math.ceil(1 / sampleStepM);
   for (let p = 0; p < pingCount; p++) {
     const [from, to] = [Math.max(0, p - MEAN_PINGS), Math.min(pingCount - 1, p + MEAN_PINGS)];
     for (let j = first; j < bed[p]!; j++) {
       let mean = 0;
-      for (let q = from; q <= to; q++) mean += columns[q]![j]! / (to - from + 1);
-      if (mean > (4 * background[j]!) / Math.max(1, counted[j]!)) mask[p * n + j] = 1;
+      let bedMean = 0;
+      for (let q = from; q <= to; q++) {
+        mean += columns[q]![j]! / (to - from + 1);
+        bedMean += bedColumns[q]![j]! / (to - from + 1);
+      }
+      const around = background[j]! / Math.max(1, counted[j]!);
+      if (mean > OUTLINE_OVER * Math.max(around, bedMean)) mask[p * n + j] = 1;
     }
   }
   return mask;

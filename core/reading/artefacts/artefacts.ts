@@ -6,13 +6,23 @@ import type { NamedEcho } from './notFish';
 
 /** A whole ping this far over its neighbours is an electrical bar, dB. */
 const BAR_DB = 3.5;
-/** Samples of a ping looked at for that: of fewer, noise alone makes bars (the quartile of n looks at it strays by 8.7/√n dB). */
+/** Samples of a ping looked at for that. */
 const LOOKS = 110;
+/** The lower quartile of n looks at noise strays by so much over √n, dB; looks nearer than a pulse are alike. Of so many times that there is hardly one. */
+const STRAYS_DB = 8.7;
+const STRAYS = 4.2;
+
+/** What of a ping's water fills it all, dB over the background, and from where on it is more than noise. */
+interface PingExcess {
+  db: Float32Array;
+  leastDb: Float32Array;
+}
 
 /** Lower quartile of the excess of each ping's water, dB: alike in all quiet pings. */
-function pingExcess(channel: Channel, bed: BedLine, excess: Excess): Float32Array {
-  const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM } = channel;
-  const out = new Float32Array(pingCount);
+function pingExcess(channel: Channel, bed: BedLine, excess: Excess): PingExcess {
+  const { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, resolutionM } = channel;
+  const db = new Float32Array(pingCount);
+  const leastDb = new Float32Array(pingCount);
   const values = new Float32Array(2 * LOOKS + 2);
   for (let p = 0; p < pingCount; p++) {
     const range = bed.rangeM[p]!;
@@ -22,9 +32,36 @@ function pingExcess(channel: Channel, bed: BedLine, excess: Excess): Float32Arra
     let count = 0;
     for (let j = first; j < end; j += stride) values[count++] = overAt(excess, p, j);
     // A low quantile: marks and bubbles fill half of a ping's water, a bar fills it all.
-    out[p] = count > 4 ? selectInPlace(values, count >> 2, count) : 0;
+    db[p] = count > 4 ? selectInPlace(values, count >> 2, count) : 0;
+    const apart = Math.max(1, Math.min(count, ((end - first) * step) / resolutionM));
+    leastDb[p] = Math.max(BAR_DB, (STRAYS * STRAYS_DB) / Math.sqrt(apart));
   }
-  return out;
+  return { db, leastDb };
+}
+
+/** Pings to either side that are looked at, and how much of a bar's excess they may have: a gust of bubbles and bait come and go slowly. */
+const BESIDE = 6;
+const BESIDE_SHARE = 0.4;
+
+/** Whether a bar begins and ends at once: pings beside it that are none have little of its excess. */
+function startsAtOnce(
+  overUsual: Float32Array,
+  isBar: (ping: number) => boolean,
+  from: number,
+  to: number,
+): boolean {
+  const sides: number[] = [];
+  for (const way of [-1, 1]) {
+    let p = way < 0 ? from - 1 : to + 1;
+    for (let looked = 0; looked < BESIDE && p >= 0 && p < overUsual.length; p += way)
+      if (!isBar(p)) {
+        sides.push(overUsual[p]!);
+        looked++;
+      }
+  }
+  return (
+    sides.length === 0 || median(sides) <= BESIDE_SHARE * median(Array.from(overUsual.subarray(from, to + 1)))
+  );
 }
 
 /**
@@ -33,23 +70,27 @@ function pingExcess(channel: Channel, bed: BedLine, excess: Excess): Float32Arra
  */
 export function takeOffBars(channel: Channel, bed: BedLine, excess: Excess): NamedEcho[] {
   const { pingCount, sampleCount: n } = channel;
-  const byPing = pingExcess(channel, bed, excess);
-  const usual = median(Array.from(byPing));
+  const { db, leastDb } = pingExcess(channel, bed, excess);
+  const usual = median(Array.from(db));
+  const overUsual = db.map((x) => x - usual);
+  const isBar = (ping: number): boolean => overUsual[ping]! > leastDb[ping]!;
   const out: NamedEcho[] = [];
   for (let p = 0; p < pingCount; p++) {
-    if (!(byPing[p]! - usual > BAR_DB)) continue;
+    const from = p;
+    if (!isBar(from)) continue;
     let to = p;
-    while (to + 1 < pingCount && byPing[to + 1]! - usual > BAR_DB) to++;
-    for (let q = p; q <= to; q++) excess.barDb[q] = byPing[q]! - usual;
+    while (to + 1 < pingCount && isBar(to + 1)) to++;
+    p = to;
+    if (!startsAtOnce(overUsual, isBar, from, to)) continue;
+    for (let q = from; q <= to; q++) excess.barDb[q] = overUsual[q]!;
     out.push({
       kind: 'electrical-bar',
-      fromPing: p,
+      fromPing: from,
       toPing: to,
       rangeM: [channel.firstRangeM, channel.firstRangeM + (n - 1) * channel.sampleStepM],
       steadyDb: 0,
       slantM: 0,
     });
-    p = to;
   }
   return out;
 }

@@ -29,6 +29,18 @@ describe('marks of a school', () => {
     expect(Math.max(...outline.bottom)).toBe(122);
     expect(outline.overDb).toBe(20);
   });
+  it('are near each other under a slow boat where they are drawn beside each other for long', () => {
+    const long = (ping: number, rangeM: number): FishFinding => ({
+      ...fish(ping, rangeM),
+      toPing: ping + 120,
+      path: new Float32Array(121).fill(rangeM),
+    });
+    const slow = Array.from({ length: 12 }, (_, k) => long(100 + 35 * (k % 3), 5 + 0.4 * k));
+    expect(gatherSchools(slow, 8).schools.map((s) => s.length)).toEqual([12]);
+    // One after the other they are none.
+    const after = Array.from({ length: 12 }, (_, k) => long(100 + 90 * k, 5 + 0.4 * (k % 3)));
+    expect(gatherSchools(after, 8).schools).toEqual([]);
+  });
   it('are fish while they are few', () => {
     expect(gatherSchools(bait.slice(0, 6), 8).schools).toEqual([]);
   });

@@ -6,30 +6,30 @@ import type { CloudOutline } from './cloudOutline';
 /** Marks this near in range and along the way are of one school, m. */
 const NEAR_M = 0.9;
 const NEAR_WAY_M = 0.9;
+/** Under a slow boat marks are long: drawn beside each other for this share of the shorter they are near, too. */
+const NEAR_SHARE = 0.5;
 /** Fewer are fish beside each other. */
 const FEWEST = 10;
 
-/**
- * Marks so many and so near that they are one cloud, seen fish by fish: a thin beam and a short pulse resolve bait that a cone draws
- * as one. By single links.
- */
-export function gatherSchools(
+/** Groups of marks by single links, of marks whose middles lie no more pings apart than `reach`. */
+function linked(
   fish: readonly FishFinding[],
-  pingsPerM: number,
-): { schools: FishFinding[][]; others: FishFinding[] } {
+  reach: number,
+  isNear: (a: FishFinding, b: FishFinding) => boolean,
+): FishFinding[][] {
   const group = fish.map((_, i) => i);
   const rootOf = (i: number): number => {
     while (group[i] !== i) i = group[i] = group[group[i]!]!;
     return i;
   };
   const middle = (f: FishFinding): number => (f.fromPing + f.toPing) / 2;
-  const way = Math.max(2, NEAR_WAY_M * pingsPerM);
   const order = fish.map((_, i) => i).sort((a, b) => middle(fish[a]!) - middle(fish[b]!));
   for (let i = 0; i < order.length; i++)
     for (let k = i + 1; k < order.length; k++) {
       const [a, b] = [fish[order[i]!]!, fish[order[k]!]!];
-      if (middle(b) - middle(a) > way) break;
-      if (Math.abs(a.rangeM - b.rangeM) < NEAR_M) group[rootOf(order[k]!)] = rootOf(order[i]!);
+      if (middle(b) - middle(a) > reach) break;
+      if (Math.abs(a.rangeM - b.rangeM) < NEAR_M && isNear(a, b))
+        group[rootOf(order[k]!)] = rootOf(order[i]!);
     }
   const byRoot = new Map<number, FishFinding[]>();
   fish.forEach((f, i) => {
@@ -38,10 +38,34 @@ export function gatherSchools(
     if (mine) mine.push(f);
     else byRoot.set(root, [f]);
   });
-  const all = [...byRoot.values()];
+  return [...byRoot.values()];
+}
+
+const isBeside = (a: FishFinding, b: FishFinding): boolean =>
+  Math.min(a.toPing, b.toPing) - Math.max(a.fromPing, b.fromPing) >
+  NEAR_SHARE * Math.min(a.toPing - a.fromPing, b.toPing - b.fromPing);
+
+/** Most marks that one ping draws. */
+const mostAtOnce = (fish: readonly FishFinding[]): number =>
+  Math.max(...fish.map(({ fromPing: at }) => fish.filter((f) => f.fromPing <= at && f.toPing >= at).length));
+
+/**
+ * Marks so many and so near that they are one cloud, seen fish by fish: a thin beam and a short pulse resolve bait that a cone draws
+ * as one.
+ */
+export function gatherSchools(
+  fish: readonly FishFinding[],
+  pingsPerM: number,
+): { schools: FishFinding[][]; others: FishFinding[] } {
+  const groups = linked(fish, Math.max(2, NEAR_WAY_M * pingsPerM), () => true);
+  const few = groups.filter((g) => g.length < FEWEST).flat();
+  const longest = few.reduce((most, f) => Math.max(most, f.toPing - f.fromPing), 0);
+  // One after the other they are fish that come and go.
+  const isSchool = (g: FishFinding[]): boolean => g.length >= FEWEST && mostAtOnce(g) >= FEWEST;
+  const long = linked(few, longest, isBeside);
   return {
-    schools: all.filter((g) => g.length >= FEWEST),
-    others: all.filter((g) => g.length < FEWEST).flat(),
+    schools: [...groups.filter((g) => g.length >= FEWEST), ...long.filter(isSchool)],
+    others: long.filter((g) => !isSchool(g)).flat(),
   };
 }
 
