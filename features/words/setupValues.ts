@@ -98,7 +98,7 @@ export function lineValue(
           ? 'lowest'
           : because.rule === 'first-colour-tried'
             ? because.raised
-              ? 'well up'
+              ? 'up a bit more'
               : 'up a little'
             : because.rule === 'first-colour-leave-haze'
               ? 'leave a haze'
