@@ -11,6 +11,7 @@ const mark = (ping: number, rangeM: number, overBackgroundDb = 12): FishFinding 
     fromPing: ping - 4,
     toPing: ping + 4,
     rangeM,
+    gapToBedM: 8,
     overBackgroundDb,
   }) as FishFinding;
 
@@ -27,13 +28,18 @@ describe('marks in a row at one depth', () => {
   });
   it('leave a fish that came by at the same depth, by how loud it is', () => {
     const bold = mark(900, 12.1, 34);
-    expect(rowsAtDepth([...pieces, bold], PINGS)[0]!).not.toContain(bold);
+    expect(rowsAtDepth([...pieces, bold, ...fish], PINGS)[0]!).not.toContain(bold);
   });
   it('are no row when they keep to one part of the pass, or are few, or lie where all marks lie', () => {
     expect(rowsAtDepth([...pieces.map((_, k) => mark(700 + 20 * k, 12.1)), ...fish], PINGS)).toEqual([]);
     expect(rowsAtDepth([...pieces.slice(0, 5), ...fish], PINGS)).toEqual([]);
     const everywhere = Array.from({ length: 90 }, (_, k) => mark(20 + 21 * k, 4 + ((7.3 * k) % 9)));
     expect(rowsAtDepth(everywhere, PINGS)).toEqual([]);
+    expect(rowsAtDepth(pieces, PINGS)).toEqual([]);
+  });
+  it('are fish where they keep to the bed', () => {
+    const byBed = pieces.map((f) => ({ ...f, gapToBedM: 0.5 }));
+    expect(rowsAtDepth([...byBed, ...fish], PINGS)).toEqual([]);
   });
 });
 

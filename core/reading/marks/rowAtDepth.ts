@@ -10,8 +10,13 @@ const PARTS = 8;
 const FILLED_PARTS = 4;
 /** A louder mark in a row, dB over the usual one there, is a fish that came by. */
 const LOUDER_DB = 8;
+/** Where the water has fewer other marks the row may be where the fish are, and must be this many. */
+const FEW_OTHERS = 2;
+const MANY = 12;
 /** Chance that marks that lie anywhere would lie so. */
 const CHANCE = 1e-4;
+/** Fish keep to the bed, and lie in a row over an even one: this near to it none is told, m. */
+const BY_BED_M = 1;
 
 /**
  * Marks in a row at one depth all along a pass: pieces of what hangs or is towed there, a lure or a weight too faint to be followed as one
@@ -20,7 +25,9 @@ const CHANCE = 1e-4;
  */
 export function rowsAtDepth(findings: readonly Finding[], pingCount: number): FishFinding[][] {
   const rows: FishFinding[][] = [];
-  let left = findings.filter((f): f is FishFinding => f.kind === 'fish').sort((a, b) => a.rangeM - b.rangeM);
+  let left = findings
+    .filter((f): f is FishFinding => f.kind === 'fish' && !(f.gapToBedM !== null && f.gapToBedM < BY_BED_M))
+    .sort((a, b) => a.rangeM - b.rangeM);
   for (;;) {
     const row = fullestRow(left, pingCount);
     if (!row) return rows;
@@ -43,6 +50,7 @@ function fullestRow(marks: readonly FishFinding[], pingCount: number): FishFindi
   const parts = new Set(best.map((f) => Math.floor((PARTS * (f.fromPing + f.toPing)) / 2 / pingCount)));
   if (parts.size < FILLED_PARTS) return null;
   const others = marks.length - best.length;
+  if (others < FEW_OTHERS && best.length < MANY) return null;
   const waterM = Math.max(2 * ROW_M, marks[marks.length - 1]!.rangeM - marks[0]!.rangeM);
   const expected = ((others + 1) * ROW_M) / waterM;
   // Where it lies was chosen among all the places there are.
