@@ -16,6 +16,8 @@ function OtherWays({ line, setup }: { line: SetupLine; setup: Setup }) {
   const units = useUnits();
   const own = useOwnUnit();
   const tones = useTones();
+  const valueOf = (other: SetupLine['others'][number]): string =>
+    lineValue({ control: line.control, ...other }, units, setup.prediction.face, own);
   return (
     <View role="list" aria-label={`Other ways, ${controlName(line.control, own)}`} style={styles.ways}>
       {line.others.map((other) => (
@@ -27,9 +29,7 @@ function OtherWays({ line, setup }: { line: SetupLine; setup: Setup }) {
         >
           <View style={styles.wayHead}>
             <Text bold>{PRACTICE_WORDS[other.practice]}</Text>
-            <Text kind="figure">
-              {lineValue({ control: line.control, ...other }, units, setup.prediction.face, own)}
-            </Text>
+            {valueOf(other) !== PRACTICE_WORDS[other.practice] && <Text kind="figure">{valueOf(other)}</Text>}
           </View>
           <Text faint kind="small">
             {becauseWords(other.because, units)}
