@@ -47,8 +47,12 @@ export interface PaintedParts {
   boulders?: number;
   heaveM?: number;
   speedMps?: number;
+  /** How far is listened, in depths; over 2 the second echo of the bed comes in. */
+  farDepths?: number;
 }
 
+/** Usually too near for the second echo. */
+const FAR_DEPTHS = 1.6;
 const PINGS = 420;
 /** Weaker than this nothing of a fish is painted, dB over the mean noise. */
 const LEAST_OVER_DB = -6;
@@ -105,7 +109,7 @@ export function paintedPass(seed: number, parts: PaintedParts = {}): PaintedPass
   const stepM = random.between(0.02, 0.05);
   const pulseM = random.between(0.07, 0.16);
   const beamDeg = random.between(10, 38);
-  const samples = Math.ceil((1.6 * depthM) / stepM);
+  const samples = Math.ceil(((parts.farDepths ?? FAR_DEPTHS) * depthM) / stepM);
   const canvas: Canvas = {
     re: new Float32Array(PINGS * samples),
     im: new Float32Array(PINGS * samples),

@@ -48,6 +48,7 @@ const ABROAD: [group: string, weight: number, world: PaintedWorld][] = [
   ['painted, bursts', 30, { always: ['bursts'], parts: { clouds: 0 } }],
   ['painted, another sounder', 40, { always: ['other-sounder'], parts: { clouds: 0 } }],
   ['painted, three nuisances', 60, { drawn: 3 }],
+  ['painted, the second bed echo in range', 30, { parts: { farDepths: 2.4, clouds: 0 } }],
 ];
 
 function jobs(passes: number, seed: number): Job[] {
