@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { useStore } from 'zustand';
 import type { Control, Setup, SetupLine } from '@/core/advice';
@@ -8,9 +8,11 @@ import { Text, TOUCH_PX, useTones } from '@/ui';
 import { useUnits } from '../units';
 import { controlName } from '../words/controls';
 import { lineValue } from '../words/setupValues';
-import { LineSheet } from './LineSheet';
 import { grouped } from './setupGroups';
 import { useOwnUnit } from './usePlan';
+
+// Loaded when it is first opened.
+const LineSheet = lazy(() => import('./LineSheet').then((m) => ({ default: m.LineSheet })));
 
 interface Props {
   setup: Setup;
@@ -101,7 +103,9 @@ export const SetupCard = memo(function SetupCard({ setup, card, before, untried 
         {column(shows)}
       </View>
       {line && (
-        <LineSheet line={line} setup={setup} card={card} untried={untried} onClose={() => setOpen(null)} />
+        <Suspense fallback={null}>
+          <LineSheet line={line} setup={setup} card={card} untried={untried} onClose={() => setOpen(null)} />
+        </Suspense>
       )}
     </View>
   );
