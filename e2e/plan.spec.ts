@@ -149,7 +149,12 @@ test(
     await page.getByTestId('coverage').click();
     // 60° at 12 m covers 13.9 m; a fifth in common, 60 m: (60 − 13.9) / 11.1 = 4.2, so 6 lanes.
     await expect(page.getByTestId('lanes')).toContainText('6 lanes');
-    await page.getByRole('radio', { name: 'Drifts before the wind' }).click();
+    const drifts = page.getByRole('radio', { name: 'Drifts before the wind' });
+    // What is loaded above may move it away under the click.
+    await expect(async () => {
+      await drifts.click();
+      await expect(drifts).toBeChecked({ timeout: 1000 });
+    }).toPass();
     await expect(page.getByTestId('lanes')).toContainText('0.4 km/h');
     await expectAccessible(page);
     expect(errors).toEqual([]);
