@@ -172,7 +172,7 @@ export function coloursFor(
   // What was tried was tried together; of a held spread the reason says what the rule would set.
   const asTried = tried !== null && gainDb === tried.gainDb;
   const firstColourTried =
-    asTried && tried.firstColourDb !== USUAL_FIRST_COLOUR_DB && pins.firstColour === undefined;
+    asTried && tried.firstColourDb > USUAL_FIRST_COLOUR_DB && pins.firstColour === undefined;
   const spreadTried = asTried && pins.colourSpread === undefined;
   const spread = spreadTried ? tried.colourSpreadDb : spreadAt(gainDb);
 
@@ -192,9 +192,13 @@ export function coloursFor(
       gain,
       firstColour: plainLine('firstColour', pins, {
         value: firstColourTried ? tried.firstColourDb : USUAL_FIRST_COLOUR_DB,
-        because: firstColourTried
-          ? { rule: 'first-colour-tried', raised: tried.firstColourDb > USUAL_FIRST_COLOUR_DB }
-          : { rule: slice ? 'first-colour-leave-haze' : 'first-colour-back-a-touch' },
+        because: {
+          rule: firstColourTried
+            ? 'first-colour-tried'
+            : slice
+              ? 'first-colour-leave-haze'
+              : 'first-colour-back-a-touch',
+        },
       }),
       colourSpread: plainLine('colourSpread', pins, {
         value: spread,

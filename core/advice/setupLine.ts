@@ -64,8 +64,7 @@ export type Because =
   | { rule: 'gain-auto-offset' }
   | { rule: 'gain-show-lure' | 'gain-lure-lost'; massKg: number; depthM: number; targetOverBottomDb: number }
   | { rule: 'gain-under-way'; louderDb: number; targetOverBottomDb: number }
-  | { rule: 'first-colour-back-a-touch' | 'first-colour-leave-haze' }
-  | { rule: 'first-colour-tried'; raised: boolean }
+  | { rule: 'first-colour-tried' | 'first-colour-back-a-touch' | 'first-colour-leave-haze' }
   | {
       rule: 'spread-tried' | 'spread-hard-bed-at-top' | 'spread-target-not-too-pale' | 'spread-widest';
       depthM: number;

@@ -56,7 +56,14 @@ export const manyBriefs = (count: number): { brief: Brief; rig: Rig }[] =>
   });
 
 /** What may come of trying. */
-const SOME_TRIED = { colourSpreadDb: 50, found: 9.4, foundBefore: 5.2, fish: 12, passes: 2 };
+const SOME_TRIED = {
+  firstColourDb: 6,
+  colourSpreadDb: 50,
+  found: 9.4,
+  foundBefore: 5.2,
+  fish: 12,
+  passes: 2,
+};
 
 /** What Plan says of a brief, screen by screen: its card with all reasons, what to expect, the beams, the cautions. */
 export function planTexts(brief: Brief, rig: Rig, units: Units): Record<string, string[]> {
@@ -70,16 +77,8 @@ export function planTexts(brief: Brief, rig: Rig, units: Units): Record<string, 
     const cone = startSetup(phase.brief, rig);
     const slice = sliceSetup(phase.brief, rig, cone);
     // A picture of a beam that was tried says other words than one worked out.
-    const tried = [2, 6].map((firstColourDb) =>
-      startSetup(
-        phase.brief,
-        rig,
-        {},
-        {},
-        { ...SOME_TRIED, firstColourDb, gainDb: cone.settings.gainDb - 6 },
-      ),
-    );
-    for (const setup of slice ? [cone, slice, ...tried] : [cone, ...tried]) {
+    const tried = startSetup(phase.brief, rig, {}, {}, { ...SOME_TRIED, gainDb: cone.settings.gainDb - 6 });
+    for (const setup of slice ? [cone, slice, tried] : [cone, tried]) {
       for (const line of setup.lines) {
         out.reasons!.push(lineReason(line, units), ...line.others.map((o) => becauseWords(o.because, units)));
       }

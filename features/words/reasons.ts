@@ -118,9 +118,7 @@ export function becauseWords(b: Because, units: Units): string {
     case 'first-colour-back-a-touch':
       return 'Raise it a touch after the gain, so that most specks go and the fish stays.';
     case 'first-colour-tried':
-      return b.raised
-        ? 'Tried together with the gain: raised so far, haze goes and the fish stays.'
-        : 'Tried together with the gain: kept so low, faint parts of the fish show.';
+      return 'Tried together with the gain: raised so far, haze goes and the fish stays.';
     case 'first-colour-leave-haze':
       return 'Leave a little haze. A fish on the slice is hardly stronger than that.';
     case 'spread-hard-bed-at-top':

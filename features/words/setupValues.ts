@@ -92,17 +92,9 @@ export function lineValue(
       if (because.rule === 'gain-by-eye') return GAIN_SHOWS_WORDS[because.shows];
       return because.rule === 'pinned' ? signedDb(value) : (GAIN_WORDS[because.rule] ?? 'to first specks');
     case 'firstColour':
-      return because.rule === 'pinned'
-        ? db(value)
-        : value === 0
-          ? 'lowest'
-          : because.rule === 'first-colour-tried'
-            ? because.raised
-              ? 'up a bit more'
-              : 'up a little'
-            : because.rule === 'first-colour-leave-haze'
-              ? 'leave a haze'
-              : 'up a touch';
+      if (because.rule === 'pinned') return db(value);
+      if (because.rule === 'first-colour-tried') return 'up a bit more';
+      return because.rule === 'first-colour-leave-haze' ? 'leave a haze' : 'up a touch';
     case 'colourSpread':
       return because.rule === 'pinned' ? db(value) : spreadWords(value);
     case 'otherSounders':
