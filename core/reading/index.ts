@@ -30,6 +30,7 @@ export {
 } from './marks/markRules';
 export { trackBed } from './bed/trackBed';
 export { fitCrossing, type Crossing } from './marks/crossing';
+export { groundOf, type Ground } from './bed/ground';
 export { bedHardness, firstEchoesDb, type BedPatch } from './bed/hardness';
 export { bedShape, type BedShape } from './bed/bedShape';
 export { steepSlope, type SteepSlope } from './bed/steepSlope';

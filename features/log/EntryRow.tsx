@@ -6,7 +6,7 @@ import { deleteEntry, layCorrections, notify, planStore, takeToBench } from '@/s
 import { Button, Text, TOUCH_PX, useTones } from '@/ui';
 import { EntryWords } from './EntryWords';
 import { sourceWords } from '../words/source';
-import { confidenceWords } from '../read/wording';
+import { confidenceWords } from '../words/confidence';
 import { useUnits } from '../units';
 
 // Made once: making one takes longer than a whole row.

@@ -1,6 +1,7 @@
 import Svg, { Defs, Line, Path, Pattern, Rect, Text as SvgText } from 'react-native-svg';
 import type { PassReading } from '@/stores';
 import { FONT, useTones } from '@/ui';
+import { SKIN } from '../words/bed';
 import { BED_WORDS } from '../words/brief';
 import { bedRuns, type BedRun } from './bedRuns';
 import type { PassWindow } from './passWindow';
@@ -8,8 +9,6 @@ import type { PassWindow } from './passWindow';
 export const BED_STRIP_PX = 26;
 /** Narrower than this a run has no room for its word, px a letter. */
 const LETTER_PX = 8.5;
-/** Thin hard ground on soft is told from this probability on. */
-const SKIN = 0.5;
 
 /** The bed along the pass, under its picture: hard filled, soft dotted, with the word for it; told by pattern, not colour. */
 export function BedStrip({
@@ -28,20 +27,20 @@ export function BedStrip({
     (run) => timeS[run.toPing]! >= shown.fromS && timeS[run.fromPing]! <= shown.toS,
   );
   const fillOf = ({ ground }: BedRun): string =>
-    ground === 'hard' ? tones.ink : ground === 'soft' ? 'url(#soft)' : 'url(#between)';
+    ground === 'hard' ? tones.ink : ground === 'soft' ? 'url(#soft)' : 'url(#unclear)';
   return (
     <Svg
       width={width}
       height={BED_STRIP_PX}
       role="img"
-      accessibilityLabel={`The bed along the pass: ${runs.length === 0 ? 'not told' : runs.map((r) => `${r.ground === 'between' ? 'hard or soft' : r.ground}, ${BED_WORDS[r.likely]}`).join('; then ')}`}
+      accessibilityLabel={`The bed along the pass: ${runs.length === 0 ? 'not told' : runs.map((r) => `${r.ground === 'unclear' ? 'hard or soft' : r.ground}, ${BED_WORDS[r.likely]}`).join('; then ')}`}
     >
       <Defs>
         <Pattern id="soft" width={6} height={6} patternUnits="userSpaceOnUse">
           <Rect width={6} height={6} fill={tones.page} />
           <Rect x={2} y={2} width={1.6} height={1.6} fill={tones.faint} />
         </Pattern>
-        <Pattern id="between" width={7} height={7} patternUnits="userSpaceOnUse">
+        <Pattern id="unclear" width={7} height={7} patternUnits="userSpaceOnUse">
           <Rect width={7} height={7} fill={tones.page} />
           <Path d="M0 7L7 0" stroke={tones.ink} strokeWidth={1.6} />
         </Pattern>

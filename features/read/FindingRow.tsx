@@ -9,6 +9,7 @@ import type { TogetherMark } from '@/workers';
 import { clock, useUnits } from '../units';
 import { correctionWords } from '../words/called';
 import { besideWords } from '../words/together';
+import { confidenceWords } from '../words/confidence';
 import { callInDay } from './callInDay';
 import { crossingSeen } from './crossing';
 import { CrossingSketch } from './CrossingSketch';
@@ -18,7 +19,6 @@ import { closer } from './readStore';
 import type { Truth } from './useTruth';
 import {
   aboutWords,
-  confidenceWords,
   findingLine,
   findingNumbers,
   findingTitle,

@@ -1,19 +1,18 @@
-import type { BedPatch } from '@/core/reading';
+import type { BedPatch, Ground } from '@/core/reading';
+import { groundOf } from '@/core/reading/bed/ground';
 import type { BedMaterial } from '@/core/water';
 
 /** Bed of one ground along the way. */
 export interface BedRun {
   fromPing: number;
   toPing: number;
-  ground: 'hard' | 'soft' | 'between';
+  ground: Ground;
   likely: BedMaterial;
   /** Probability of a thin hard skin, and whether a second echo was heard. */
   skin: number;
   second: boolean;
 }
 
-/** Surer than this a patch is hard, and less sure than the rest of it soft. */
-const SURE = 0.7;
 /** Patches further apart than this are two runs, pings. */
 const APART = 2;
 
@@ -21,7 +20,7 @@ const APART = 2;
 export function bedRuns(patches: readonly BedPatch[]): BedRun[] {
   const runs: BedRun[] = [];
   for (const { fromPing, toPing, hard, likely, skin, secondUnderFirstDb } of patches) {
-    const ground = hard > SURE ? 'hard' : hard < 1 - SURE ? 'soft' : 'between';
+    const ground = groundOf(hard);
     const last = runs[runs.length - 1];
     if (last && last.ground === ground && last.likely === likely && fromPing - last.toPing <= APART) {
       last.toPing = toPing;

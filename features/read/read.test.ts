@@ -125,15 +125,15 @@ it('a bed is gathered into runs of one ground', () => {
   const patch = (fromPing: number, hard: number, likely: BedPatch['likely'], second: number | null = null) =>
     ({ fromPing, toPing: fromPing + 47, hard, likely, skin: 0, secondUnderFirstDb: second }) as BedPatch;
   const runs = bedRuns([
-    patch(0, 0.9, 'gravel', -12),
-    patch(48, 0.8, 'gravel'),
-    patch(96, 0.5, 'sand'),
-    patch(144, 0.1, 'mud'),
-    patch(240, 0.1, 'mud'),
+    patch(0, 0.97, 'gravel', -12),
+    patch(48, 0.92, 'gravel'),
+    patch(96, 0.8, 'sand'),
+    patch(144, 0.05, 'mud'),
+    patch(240, 0.05, 'mud'),
   ]);
   expect(runs.map((r) => [r.ground, r.likely, r.fromPing, r.toPing, r.second])).toEqual([
     ['hard', 'gravel', 0, 95, true],
-    ['between', 'sand', 96, 143, false],
+    ['unclear', 'sand', 96, 143, false],
     ['soft', 'mud', 144, 191, false],
     // Pings between them that told nothing part them.
     ['soft', 'mud', 240, 287, false],

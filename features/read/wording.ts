@@ -87,9 +87,6 @@ export const TRUTH_WORDS = {
   layer: 'a layer',
 } as const;
 
-export const confidenceWords = (confidence: number): string =>
-  `${confidence >= 0.9 ? 'sure' : confidence >= 0.7 ? 'likely' : confidence >= 0.5 ? 'maybe' : 'unsure'}, ${Math.round(confidence * 100)}\u00a0%`;
-
 /** How far a mark stands over the water around it, in words; the number is behind “numbers”. */
 const overWords = (db: number): string =>
   db >= 18 ? 'much stronger' : db >= 10 ? 'clearly stronger' : 'a little stronger';

@@ -74,7 +74,9 @@ describe('what else the reader has seen', () => {
       'A false bed',
       'The transducer’s own ringing',
     ]);
-    expect(seen[3]!.words).toMatch(/^Mostly hard, most like rock\. In places a thin hard skin/);
+    expect(seen[3]!.words).toMatch(
+      /^Mostly hard \(sure, 93\s%\), most like rock\. .* In places a thin hard skin/,
+    );
     expect(seen[4]!.words).toMatch(
       /^It rises by 14° at 0:03\. Straight below it is 10\.3.+10\.6\sm deep, drawn at 10(\.0)?\sm\. Fish in the lowest 90\scm are hidden\.$/,
     );

@@ -1,10 +1,9 @@
 import type { LevelFault, NotFish, Reading } from '@/core/reading';
 import { steepSlope } from '@/core/reading/bed/steepSlope';
 import { radToDeg } from '@/core/units';
-import type { BedMaterial } from '@/core/water';
 import type { Units } from '../units';
 import { clock } from '../units';
-import { BED_WORDS } from './brief';
+import { bedWords } from './bed';
 
 /** What the reader has seen besides marks, cloud and cover: a name, and what it is and what to do. */
 export interface SeenWords {
@@ -36,28 +35,8 @@ const NAMED: Record<NotFish, { name: string; words: string }> = {
   },
 };
 
-/** Share of hard ground over which a bed is hard, and under one less which it is soft. */
-const MOSTLY = 0.7;
-/** A thin skin less likely than this is not told. */
-const SKIN = 0.5;
-
 /** Share of pings from which electrical noise is worth telling. */
 const BARS = 0.01;
-
-/** What the bed is likely made of; null where nothing could be told. */
-function bedWords({ hardness }: Reading): string | null {
-  if (hardness.length === 0) return null;
-  const hard = hardness.reduce((sum, patch) => sum + patch.hard, 0) / hardness.length;
-  const kinds = new Map<BedMaterial, number>();
-  for (const { likely } of hardness) kinds.set(likely, (kinds.get(likely) ?? 0) + 1);
-  const [first, second] = [...kinds].sort((a, b) => b[1] - a[1]);
-  const also = second && second[1] > hardness.length / 5 ? ` and ${BED_WORDS[second[0]]}` : '';
-  const skin = hardness.some((patch) => patch.skin > SKIN)
-    ? ' In places a thin hard skin lies on soft ground.'
-    : '';
-  const how = hard > MOSTLY ? 'Mostly hard' : hard < 1 - MOSTLY ? 'Mostly soft' : 'Hard and soft by turns';
-  return `${how}, most like ${BED_WORDS[first![0]]}${also}.${skin} Drop a weight on it to be sure.`;
-}
 
 /** The steepest stretch of the bed, how deep it truly is there, and what it hides; null where none is steep. */
 function slopeWords({ bed, bedShape }: Reading, { timeS, wayM }: Pings, units: Units): string | null {
@@ -103,7 +82,7 @@ export function seenWords(reading: Reading, pings: Pings, units: Units): SeenWor
   const { timeS } = pings;
   const out: SeenWords[] = [];
   for (const { name } of reading.faults) out.push(FAULT[name]);
-  const bed = bedWords(reading);
+  const bed = bedWords(reading.hardness);
   if (bed) out.push({ name: 'The bed', words: bed });
   const slope = slopeWords(reading, pings, units);
   if (slope) out.push({ name: 'A steep slope', words: slope });

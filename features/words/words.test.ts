@@ -1,7 +1,8 @@
 import { expectationOf, FIRST_BRIEF, startSetup, type Brief } from '@/core/advice';
 import { GENERIC_RIG, unitOf } from '@/core/rig';
 import { readingGrade, sentencesOf, wordsOf } from '@/core/testing/readingEase';
-import { confidenceWords, findingTitle, rivalWords } from '../read/wording';
+import { confidenceWords } from './confidence';
+import { findingTitle, rivalWords } from '../read/wording';
 import { clock, unitsIn } from '../units';
 import { briefWords, KEEPS_WORDS } from './brief';
 import { manyBriefs, planTexts } from './catalogue';

@@ -15,7 +15,7 @@ import { simulate, visibleFish, type VisibleFish } from '@/core/sounder';
 import { BED_MATERIALS } from '@/core/water';
 import { withFishBeside, type CoverPass } from './coverPasses';
 import { BESIDE_RAD, type MadePass } from './passes';
-import { count, newTally, note, type Tally } from './tally';
+import { count, countGround, newTally, note, type Tally } from './tally';
 
 /** Over the noise an echo counts as one there to be read, dB; what lies under it counts neither way. */
 const MARGIN_DB = 10;
@@ -84,9 +84,7 @@ function judgeBed(pass: MadePass, reading: Reading, tally: Tally): void {
     const off = Math.abs(BED_MATERIALS.indexOf(stretch.likely) - material);
     count(tally, 'material', off === 0);
     count(tally, 'material or next', off <= 1);
-    const right = stretch.hard > 0.5 === material < 4;
-    count(tally, 'hard', right);
-    tally.claims.push(['hard or soft', Math.max(stretch.hard, 1 - stretch.hard), right]);
+    countGround(tally, stretch.hard, material < 4);
   }
   for (let p = 0; p < channel.pingCount; p += 20) {
     const below = bedDepthAt(scene.bed, track.xM[p]!, track.yM[p]!) - track.heaveM[p]!;

@@ -147,7 +147,7 @@ function print(group: string, t: Tally): void {
   );
   console.log(`        true depth below in its interval ${share(t, 'depth below')}`);
   console.log(
-    `        made of: exact ${share(t, 'material')}, or next to it ${share(t, 'material or next')}, hard against soft ${share(t, 'hard')}`,
+    `        made of: exact ${share(t, 'material')}, or next to it ${share(t, 'material or next')}, hard against soft ${share(t, 'hard')}; said ${share(t, 'ground said')}, rightly ${share(t, 'ground said rightly')}`,
   );
   console.log(`  fish: recall ${share(t, 'recall')}, precision ${share(t, 'precision')}`);
   if (t.counts['found at 0 dB'])

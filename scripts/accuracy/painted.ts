@@ -9,7 +9,7 @@ import {
   type PaintedPatch,
 } from '@/core/testing/paintedWater';
 import { trueShape } from './judge';
-import { count, newTally, note, type Tally } from './tally';
+import { count, countGround, newTally, note, type Tally } from './tally';
 
 /** How a painted pass is made: parts, nuisances always there, and how many more are drawn. */
 export interface PaintedWorld {
@@ -136,11 +136,7 @@ export function judgePainted(seed: number, world: PaintedWorld): Tally {
     else off++;
   }
   if (off > 4) tell(`bed off in ${off} pings`);
-  for (const { hard } of reading.hardness) {
-    const right = hard > 0.5 === truth.hard;
-    count(tally, 'hard', right);
-    tally.claims.push(['hard or soft', Math.max(hard, 1 - hard), right]);
-  }
+  for (const { hard } of reading.hardness) countGround(tally, hard, truth.hard);
 
   const marks = reading.findings.filter((f): f is FishFinding => f.kind === 'fish');
   const marked = markedFish(truth.fish, marks, slackM);

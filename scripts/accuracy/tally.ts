@@ -1,4 +1,5 @@
 import { wilson } from '@/core/maths';
+import { groundOf } from '@/core/reading';
 
 /** What a stated probability was about. */
 export const CLAIMED = ['fish', 'bait', 'calm or hunted', 'on the bed', 'hard or soft'] as const;
@@ -24,6 +25,16 @@ export function count(tally: Tally, name: string, good: boolean): void {
 
 export function note(tally: Tally, name: string, value: number): void {
   (tally.lists[name] ??= []).push(value);
+}
+
+/** Counts a patch of bed: the likelier of hard and soft, and whether it is said outright and then right. @param probability of hard */
+export function countGround(tally: Tally, probability: number, hard: boolean): void {
+  const right = probability > 0.5 === hard;
+  const said = groundOf(probability) !== 'unclear';
+  count(tally, 'hard', right);
+  count(tally, 'ground said', said);
+  if (said) count(tally, 'ground said rightly', right);
+  tally.claims.push(['hard or soft', Math.max(probability, 1 - probability), right]);
 }
 
 /** Adds one tally to another, in place. */

@@ -1,4 +1,4 @@
-import { amplitudeToDb, fromDb, isGap, median, powerOf, toDb, softmax } from '@/core/maths';
+import { amplitudeToDb, fromDb, isGap, logistic, median, powerOf, softmax, toDb } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { beamPattern, rangeResolution } from '@/core/rig';
 import { BED_MATERIALS, bedBackscatter, bedLoss, type BedMaterial } from '@/core/water';
@@ -23,19 +23,65 @@ export interface BedPatch {
   firstOverGravelDb: number | null;
   /** Second echo against the first, dB, with depth and absorption made up for; null where none was heard. */
   secondUnderFirstDb: number | null;
+  /** A second echo that was listened for and not heard lies more than this under the first, dB; null where it was heard or out of range. */
+  secondUnheardDb: number | null;
 }
 
 /** Pings of one patch, and fewest that say anything. */
 const PATCH = 48;
 const FEWEST = 12;
-/** How far a first and a second echo of one kind of bed scatter about its mean, dB. */
-const FIRST_SPREAD_DB = 1;
-const SECOND_SPREAD_DB = 1.3;
+/** How far the echoes of a patch scatter about the mean of their bed, dB: the first more on a slope, dB for each metre it falls in a metre. */
+const FIRST_SPREAD_DB = 0.6;
+const SLOPE_SPREAD_DB = 3;
+const SECOND_SPREAD_DB = 0.5;
 /** A second echo must stand this far over what lies before it, dB. */
 const SECOND_OVER_DB = 4;
+/** A second echo can be lost for more reasons than a soft bed (waves, bubbles): how far it is off then, dB, and how often it is lost anyhow. */
+const UNHEARD_SPREAD_DB = 3;
+const LOST_ANYHOW = 0.04;
 /** Lost at the surface on the way back down, dB. */
 const SURFACE_DB = 2;
 const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand']);
+
+/** How far a bed may answer off the table of its kind, dB, and the share of beds that are taken to be as it says. */
+const MOST_OFF_DB = 4;
+const AS_TABLED = 0.55;
+const OFF_STEPS = 17;
+const OFF = Array.from({ length: OFF_STEPS }, (_, k) => {
+  const db = MOST_OFF_DB * ((2 * k) / (OFF_STEPS - 1) - 1);
+  return { db, logShare: Math.log((1 - AS_TABLED) / OFF_STEPS + (db === 0 ? AS_TABLED : 0)) };
+});
+
+/** What was heard of a patch, against the table of one kind, dB. */
+interface Heard {
+  /** First echo over the table's; null when the levels are not calibrated. */
+  firstOverDb: number | null;
+  firstSpreadDb: number;
+  /** Loss of the second under the first over the table's; null where it was not heard. */
+  secondOverDb: number | null;
+  /** The same where it was not heard: at least so much; null where it was, or was out of range. */
+  secondAtLeastDb: number | null;
+}
+
+/** The normal's cumulative by the logistic of the same spread, within .01 (Bowling et al. 2009). */
+const below = (x: number): number => logistic(1.702 * x);
+
+/**
+ * Log likelihood of what was heard, of one kind of bed. One that answers so much louder than its table does so in both bounces: its first
+ * echo is up by that and its second less far under it by as much, so the two echoes are not two witnesses to its kind.
+ */
+function logLikelihood({ firstOverDb, firstSpreadDb, secondOverDb, secondAtLeastDb }: Heard): number {
+  const logs = OFF.map(({ db, logShare }) => {
+    let log = logShare;
+    if (firstOverDb !== null) log -= 0.5 * ((firstOverDb - db) / firstSpreadDb) ** 2;
+    if (secondOverDb !== null) log -= 0.5 * ((secondOverDb + db) / SECOND_SPREAD_DB) ** 2;
+    if (secondAtLeastDb !== null)
+      log += Math.log(LOST_ANYHOW + (1 - LOST_ANYHOW) * below(-(secondAtLeastDb + db) / UNHEARD_SPREAD_DB));
+    return log;
+  });
+  const most = Math.max(...logs);
+  return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+}
 
 const hardShare = (probability: readonly number[]): number =>
   probability.reduce((h, p, i) => h + (HARD.has(BED_MATERIALS[i]!) ? p : 0), 0);
@@ -200,27 +246,40 @@ export function bedHardness(
     const second = laidToBed(channel, bed, from, to, 2, 2 * slack, 2 * length);
     const before = laidToBed(channel, bed, from, to, 2, 2 * slack + 2 * length, 2 * length);
     let secondUnderFirstDb: number | null = null;
+    let secondUnheardDb: number | null = null;
     if (second && before) {
       const quiet = energyDb(before, step);
       const echo = energyDb(second, step);
-      if (echo > quiet + SECOND_OVER_DB) {
-        const clean = toDb(fromDb(echo) - fromDb(quiet));
-        secondUnderFirstDb = firstDb - clean - amplitudeToDb(2) - 2 * alpha * depth;
-      }
+      const heard = echo > quiet + SECOND_OVER_DB;
+      const clean = toDb(fromDb(heard ? echo : quiet + SECOND_OVER_DB) - fromDb(quiet));
+      const underDb = firstDb - clean - amplitudeToDb(2) - 2 * alpha * depth;
+      if (heard) secondUnderFirstDb = underDb;
+      else secondUnheardDb = underDb;
     }
     const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
-    if (measured === null && secondUnderFirstDb === null) continue;
+    const hardGivesOne =
+      secondUnheardDb !== null && secondUnheardDb > bedLoss('sand') + SURFACE_DB + UNHEARD_SPREAD_DB;
+    if (measured === null && secondUnderFirstDb === null && !hardGivesOne) continue;
     const slopes = slopeRad.subarray(from, to + 1).filter((s) => !isGap(s));
-    const expected = firstEcho(depth, Math.abs(median(Array.from(slopes))));
-    const byFirst = expected.map((db) =>
-      measured === null ? 0 : -0.5 * ((measured - db) / FIRST_SPREAD_DB) ** 2,
+    const slope = Math.abs(median(Array.from(slopes)));
+    const expected = firstEcho(depth, slope);
+    const firstSpreadDb = Math.hypot(FIRST_SPREAD_DB, SLOPE_SPREAD_DB * Math.tan(slope));
+    const heard = BED_MATERIALS.map((material, k): Heard => {
+      const under = bedLoss(material) + SURFACE_DB;
+      // Softer beds than the softest of the table send back less still.
+      const softest = k === BED_MATERIALS.length - 1;
+      return {
+        firstOverDb: measured === null ? null : measured - expected[k]!,
+        firstSpreadDb,
+        secondOverDb: secondUnderFirstDb === null ? null : secondUnderFirstDb - under,
+        secondAtLeastDb: secondUnheardDb === null || softest ? null : secondUnheardDb - under,
+      };
+    });
+    const probability = softmax(heard.map(logLikelihood));
+    const byFirst = softmax(
+      heard.map((h) => logLikelihood({ ...h, secondOverDb: null, secondAtLeastDb: null })),
     );
-    const bySecond = BED_MATERIALS.map((material) =>
-      secondUnderFirstDb === null
-        ? 0
-        : -0.5 * ((secondUnderFirstDb - bedLoss(material) - SURFACE_DB) / SECOND_SPREAD_DB) ** 2,
-    );
-    const probability = softmax(byFirst.map((log, k) => log + bySecond[k]!));
+    const bySecond = softmax(heard.map((h) => logLikelihood({ ...h, firstOverDb: null })));
     patches.push({
       fromPing: from,
       toPing: to,
@@ -228,12 +287,11 @@ export function bedHardness(
       likely: BED_MATERIALS[probability.indexOf(Math.max(...probability))]!,
       hard: hardShare(probability),
       skin:
-        measured === null || secondUnderFirstDb === null
-          ? 0
-          : hardShare(softmax(byFirst)) * (1 - hardShare(softmax(bySecond))),
+        measured === null || secondUnderFirstDb === null ? 0 : hardShare(byFirst) * (1 - hardShare(bySecond)),
       growthM: growthOver(cover, from, to),
       firstOverGravelDb: measured === null ? null : measured - expected[BED_MATERIALS.indexOf('gravel')]!,
       secondUnderFirstDb,
+      secondUnheardDb,
     });
   }
   return patches;
