@@ -45,7 +45,7 @@ const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand
 
 /** How far a bed may answer off the table of its kind, dB, and the share of beds that are taken to be as it says. */
 const MOST_OFF_DB = 4;
-const AS_TABLED = 0.55;
+const AS_TABLED = 0.5;
 const OFF_STEPS = 17;
 const OFF = Array.from({ length: OFF_STEPS }, (_, k) => {
   const db = MOST_OFF_DB * ((2 * k) / (OFF_STEPS - 1) - 1);
