@@ -22,6 +22,7 @@ import type { CloudFinding, CoverFinding, Finding, FishFinding } from './finding
 import { fishAbout } from './cover/fishAbout';
 import type { BedLine } from './bed/bedLine';
 import type { Reading } from './reading';
+import { farLegs } from './marks/farLegs';
 import { fishFinding } from './marks/fishFinding';
 import { bedHardness } from './bed/hardness';
 import { findLayers } from './artefacts/layers';
@@ -123,7 +124,7 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
   named.push(...sounders.map((sounder) => sounder.named));
   const sought = { excess, cells, taken };
   const noFish: Fitted[] = [];
-  const followed = followEchoes(channel, bed, sought, clutterM);
+  const followed = followEchoes(channel, bed, sought, clutterM, heaveM);
   const noisy = showsNoise(cells);
   const whole = (noisy ? followed : outOfSpecks(channel, followed))
     .filter((track) => track.pings.length >= LEAST_TRACK || longEnough(track, channel, speed, rate, clutterM))
@@ -166,8 +167,10 @@ function readBlock(stretch: Stretch, measured: Channel): BlockReading {
     pingsPerM,
   );
   const fish: FishFinding[] = [];
-  for (const mark of marks.filter(({ track }) => !branches.has(track))) {
-    const finding = fishFinding(mark, 0, channel, bed, speed);
+  const far = farLegs(marks, followed, timeS, speed, channel.resolutionM);
+  for (const [k, mark] of marks.entries()) {
+    if (branches.has(mark.track)) continue;
+    const finding = fishFinding(mark, 0, channel, bed, speed, far[k]);
     const crowded = doubtful.some((cloud) => liesIn(finding, cloud));
     if (finding.confidence < (crowded ? LEAST_IN_DENSE : LEAST_CONFIDENCE)) continue;
     if (bait.some((cloud) => belongsToCloud(finding, mark, cloud, timeS, speed, channel))) continue;

@@ -12,8 +12,9 @@ export interface VisibleFish {
   /** Strongest ping over noise, dB, and the pings in which it stands 10 dB or more over it, in order. */
   peakDb: number;
   pings: number[];
-  /** Range by those pings, m. */
+  /** Range and level by those pings, m and dB re 1 µPa. */
   rangeM: number[];
+  levelDb: number[];
   /** Nearest of them, m, and when, s. */
   nearestRangeM: number;
   nearestTimeS: number;
@@ -48,6 +49,7 @@ export function visibleFish(
       peakDb: -Infinity,
       pings: [],
       rangeM: [],
+      levelDb: [],
       nearestRangeM: Infinity,
       nearestTimeS: 0,
       depthM: 0,
@@ -62,11 +64,13 @@ export function visibleFish(
         if (rangeM[k]! < nearest) nearest = rangeM[k]!;
       }
       const { sourceLevelDb, noiseLevelDb } = budgets[track.engine[p]!]!;
-      const over = sourceLevelDb + toDb(x * x + y * y + 1e-30) - noiseLevelDb;
+      const level = sourceLevelDb + toDb(x * x + y * y + 1e-30);
+      const over = level - noiseLevelDb;
       if (over > shown.peakDb) shown.peakDb = over;
       if (over < showsDb) continue;
       shown.pings.push(p);
       shown.rangeM.push(nearest);
+      shown.levelDb.push(level);
       if (nearest < shown.nearestRangeM) {
         shown.nearestRangeM = nearest;
         shown.nearestTimeS = track.timeS[p]!;

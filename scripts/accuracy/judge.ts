@@ -11,10 +11,11 @@ import {
   type MarkShape,
   type Reading,
 } from '@/core/reading';
-import { simulate, visibleFish, type VisibleFish } from '@/core/sounder';
+import { simulate, type VisibleFish } from '@/core/sounder';
 import { BED_MATERIALS } from '@/core/water';
 import { withFishBeside, type CoverPass } from './coverPasses';
 import { BESIDE_RAD, type MadePass } from './passes';
+import { seenFish } from './seenFish';
 import { count, countGround, newTally, note, type Tally } from './tally';
 
 /** Over the noise an echo counts as one there to be read, dB; what lies under it counts neither way. */
@@ -124,12 +125,13 @@ function drawnBy({ track, face, recording }: MadePass, { pings }: VisibleFish): 
 
 /** What was found of the fish of a pass, and what was found that is none. */
 export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: number): void {
-  const { scene, track, face, recording, rig } = pass;
+  const { scene, track, face, recording } = pass;
   const channel = recording.channels[0]!;
   const truth = truthOf(scene, track, face.beam.alongRad / 2);
   const weakest = Math.min(...WEAK_DB) - WEAK_WITHIN_DB;
-  const strong = visibleFish(scene, track, rig, face, MARGIN_DB);
-  const any = visibleFish(scene, track, rig, face, Math.min(MARGIN_DB, weakest));
+  const seen = seenFish(pass);
+  const strong = seen(MARGIN_DB);
+  const any = seen(Math.min(MARGIN_DB, weakest));
   const marks = fishOf(reading);
   const used = new Set<number>();
   // Of two readings of one fish the longer is the right one, and the other is wrong.
@@ -146,14 +148,14 @@ export function judgeFish(pass: MadePass, reading: Reading, tally: Tally, seed: 
       .sort((a, b) => pingsOf(b) - pingsOf(a))[0];
   strong.forEach((fish, i) => {
     const faint = any[i]!;
-    const seen = fish.pings.length > 0 ? fish : faint;
-    if (seen.pings.length === 0) return;
+    const shown = fish.pings.length > 0 ? fish : faint;
+    if (shown.pings.length === 0) return;
     const at = Math.min(
       channel.pingCount - 1,
-      Math.max(0, Math.round(seen.nearestTimeS * recording.pingRate)),
+      Math.max(0, Math.round(shown.nearestTimeS * recording.pingRate)),
     );
-    const clear = truth.firstBedRangeM[at]! - seen.nearestRangeM > 1.5 * channel.resolutionM;
-    const mine = matched(seen) ?? (faint.pings.length > 0 ? matched(faint) : undefined);
+    const clear = truth.firstBedRangeM[at]! - shown.nearestRangeM > 1.5 * channel.resolutionM;
+    const mine = matched(shown) ?? (faint.pings.length > 0 ? matched(faint) : undefined);
     if (mine) used.add(mine.id);
     if (!clear) return;
     for (const db of WEAK_DB)

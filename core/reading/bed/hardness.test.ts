@@ -14,7 +14,7 @@ function patchesOf(
   material: BedMaterial,
   farM: number,
   { offDb = 0, calibrated = true, rig = GENERIC_RIG } = {},
-): BedPatch[] {
+): readonly BedPatch[] {
   const made = simulate({
     scene: sceneOf({}, DEPTH_M, material),
     track: straight(600, 10, 0.8),

@@ -39,7 +39,7 @@ function bodiesIn(
     const row = (fromPing + k) * n;
     if (from >= 0) taken.fill(0, row + Math.max(0, from - about), row + Math.min(n, bottom[k]! + about + 1));
   });
-  const tracks = followEchoes(channel, bed, { excess, cells, taken }, 0, { fromPing, toPing })
+  const tracks = followEchoes(channel, bed, { excess, cells, taken }, 0, heaveM, { fromPing, toPing })
     .filter((track) => track.pings.length >= FEWEST_PINGS)
     .map((track) => fitted(track, timeS, speedMps));
   return partedWhereCrossed(tracks, timeS, heaveM, speedMps, resolutionM)

@@ -4,6 +4,7 @@ import { fishLengthOf, fishTargetStrength, lengthFactorOf, PASS_SPREAD_DB, squar
 import { confidenceOf } from '../confidence';
 import type { FishFinding, MarkShape, Reason, SizeReading } from '../finding';
 import { gapTo, type BedLine } from '../bed/bedLine';
+import { NO_FAR_LEGS, type FarLegs } from './farLegs';
 import { LONG_PINGS, markEvidence, shapeOfLegs } from './markRules';
 import type { Fitted } from './fitted';
 import { beamStrength } from './beamStrength';
@@ -32,12 +33,11 @@ function wander({ track }: Fitted): number {
   return Math.sqrt(track.rangeM.reduce((sum, r) => sum + (r - mean) ** 2, 0) / track.rangeM.length);
 }
 
-function shapeOf(f: Fitted, channel: Channel, speed: number, nearest: number, apexS: number): MarkShape {
+/** @param drawn legs and pings of the mark as the picture shows them */
+function shapeOf(f: Fitted, channel: Channel, speed: number, { before, after, pings }: FarLegs): MarkShape {
   const pulseM = channel.resolutionM;
-  const pings = f.track.pings.length;
   // Under a boat that keeps still nothing is passed: what comes and goes is the fish's own way.
   if (speed < STILL_MPS && pings > LONG_PINGS) return wander(f) > WANDERS * pulseM ? 'thread' : 'line';
-  const { before, after } = legs(f, nearest, apexS);
   return shapeOfLegs(
     pings,
     before / pulseM,
@@ -116,13 +116,14 @@ const THICK_PINGS = 2;
 const thicknessAt = (thickM: readonly number[], at: number): number =>
   median(thickM.slice(Math.max(0, at - THICK_PINGS), at + THICK_PINGS + 1));
 
-/** Puts a mark into numbers, with what speaks for it. */
+/** Puts a mark into numbers, with what speaks for it. @param far how far its legs are drawn beyond its own pings */
 export function fishFinding(
   f: Fitted,
   id: number,
   channel: Channel,
   bed: BedLine,
   speed: number,
+  far: FarLegs = NO_FAR_LEGS,
 ): FishFinding {
   const { track } = f;
   const pulseM = channel.resolutionM;
@@ -140,8 +141,13 @@ export function fishFinding(
     inside && f.curve ? clamp(f.curve.nearestRangeM, lowest - 0.5 * pulseM, lowest + pulseM) : lowest;
   const timeS =
     inside && f.curve ? clamp(f.curve.nearestTimeS, t0, t1) : f.times[track.rangeM.indexOf(lowest)]!;
-  const shape = shapeOf(f, channel, speed, rangeM, timeS);
   const { before, after } = legs(f, rangeM, timeS);
+  const drawn: FarLegs = {
+    before: Math.max(before, far.before),
+    after: Math.max(after, far.after),
+    pings: track.pings.length + far.pings,
+  };
+  const shape = shapeOf(f, channel, speed, drawn);
 
   const strengths = track.peakSample.map((j, i) => strengthAt(channel, track.pings[i]!, j));
   const sinAlong = f.times.map((t, i) =>
@@ -189,7 +195,7 @@ export function fishFinding(
       : { name: 'faint', pings: track.pings.length },
     { name: 'followed', pings: track.pings.length, share },
   ];
-  if (shape === 'arch') reasons.push({ name: 'rises', riseM: Math.min(before, after) });
+  if (shape === 'arch') reasons.push({ name: 'rises', riseM: Math.min(drawn.before, drawn.after) });
   else if (gapToBedM !== null) reasons.push({ name: 'clear-of-bed', gapM: gapToBedM });
   else reasons.push({ name: 'fits-crossing', offM });
   const path = new Float32Array(last - first + 1).fill(NaN);

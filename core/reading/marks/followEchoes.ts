@@ -101,7 +101,8 @@ interface Open extends EchoTrack {
 
 /**
  * Follows echoes from ping to ping: each track foretells its next range from its last rate, takes the nearest peak
- * within a pulse length of that, and ends after a few pings without one.
+ * within a pulse length of that, with the boat's heave or without it, and ends after a few pings without one.
+ * @param heaveM of every ping as the bed tells it, m
  * @param span pings that are looked at; all when left out
  */
 export function followEchoes(
@@ -109,6 +110,7 @@ export function followEchoes(
   bed: BedLine,
   sought: Sought,
   clutterM: number,
+  heaveM: Float32Array,
   { fromPing, toPing }: { fromPing: number; toPing: number } = { fromPing: 0, toPing: channel.pingCount - 1 },
 ): EchoTrack[] {
   const { sampleCount: n, sampleStepM: step } = channel;
@@ -130,10 +132,12 @@ export function followEchoes(
     for (const track of open) {
       const ahead = p - track.last;
       const foretold = track.rangeM[track.rangeM.length - 1]! + track.rate * ahead;
+      const heaved = foretold + heaveM[p]! - heaveM[track.last]!;
       let best = -1;
       let bestOff = gate * (track.pings.length < 3 ? 1.4 : 1) * (1 + 0.3 * (ahead - 1));
       for (let k = 0; k < peaks.length; k++) {
-        const off = Math.abs(peaks[k]!.range - foretold);
+        const { range } = peaks[k]!;
+        const off = Math.min(Math.abs(range - foretold), Math.abs(range - heaved));
         if (used[k] === 0 && off < bestOff) {
           best = k;
           bestOff = off;

@@ -42,7 +42,7 @@ const ASLANT_M = 0.3;
 /** How far off the axis, in widths of the beam, a strong fish is still seen. */
 const SEEN_OUT_TO = 1.25;
 /** Beyond this off the axis nothing is looked for, as a tangent. */
-const FARTHEST = Math.tan((65 * Math.PI) / 180);
+export const FARTHEST = Math.tan((65 * Math.PI) / 180);
 
 /** How far off where it was, in pulses, a mark of a still boat goes on that was lost for a while (LOST_S). */
 const LOST_PULSES = 4;
