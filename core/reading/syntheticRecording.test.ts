@@ -96,6 +96,12 @@ describe('marks made by hand', () => {
     expect(after.map((f) => f.shape)).toEqual(['half']);
     expect(after[0]!.legsM.after).toBeGreaterThan(after[0]!.legsM.before);
   });
+  it('are one arch in a swell that throws the boat up faster than an echo bends', () => {
+    const heave = (p: number): number => 0.2 * Math.sin((2 * Math.PI * p) / 16);
+    const paint: HandMade['paint'] = (put) =>
+      passed((p, range, db) => put(p, range + heave(p), db), 150, 6, { reach: 22, metresAPing: 0.12 });
+    expect(fishOf({ paint, bedAt: (p) => 10 + heave(p) }).map((f) => f.shape)).toEqual(['arch']);
+  });
   it('are a clip where they are short and flat, and a dash in a slice', () => {
     const paint: HandMade['paint'] = (put) => passed(put, 150, 7, { reach: 5, metresAPing: 0.1 });
     expect(fishOf({ paint }).map((f) => f.shape)).toEqual(['clip']);

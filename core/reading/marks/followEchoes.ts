@@ -12,6 +12,9 @@ export const TOP_M = 1;
 /** Thickness beyond which an echo is not one target's, pulse lengths. */
 const THICKEST = 3.2;
 
+/** A track of fewer pings knows too little of its way to tell a wave from another fish. */
+const LEAST_IN_HEAVE = 6;
+
 /** One echo followed from ping to ping. */
 export interface EchoTrack {
   pings: number[];
@@ -132,7 +135,8 @@ export function followEchoes(
     for (const track of open) {
       const ahead = p - track.last;
       const foretold = track.rangeM[track.rangeM.length - 1]! + track.rate * ahead;
-      const heaved = foretold + heaveM[p]! - heaveM[track.last]!;
+      const heaved =
+        track.pings.length < LEAST_IN_HEAVE ? foretold : foretold + heaveM[p]! - heaveM[track.last]!;
       let best = -1;
       let bestOff = gate * (track.pings.length < 3 ? 1.4 : 1) * (1 + 0.3 * (ahead - 1));
       for (let k = 0; k < peaks.length; k++) {
