@@ -22,6 +22,8 @@ describe('what a bed is made of', () => {
     expect(bedWords([patch('rock', 0.98)])).toMatch(/^Mostly hard \(sure, 98\s%\), most like rock\./);
     expect(bedWords([patch('sand', 0.84)])).toMatch(/^Hard \(likely, 84\s%\).*silt and .*sand answer alike/);
     expect(bedWords([patch('silt', 0.55)])).toMatch(/^Hard or soft cannot be told, most like silt\./);
+    expect(bedWords([patch('rock', 0.99), patch('silt', 0.35)])).toMatch(/^Hard in places, the rest cannot/);
+    expect(bedWords([patch('mud', 0.02), patch('silt', 0.6)])).toMatch(/^Soft in places, the rest cannot/);
     expect(bedWords([patch('rock', 0.99), patch('mud', 0.02)])).toMatch(
       /^Hard and soft by turns, most like rock and mud\./,
     );

@@ -1,4 +1,4 @@
-import type { BedPatch } from '@/core/reading';
+import type { BedPatch, Ground } from '@/core/reading';
 import { groundOf } from '@/core/reading/bed/ground';
 import type { BedMaterial } from '@/core/water';
 import { BED_WORDS } from './brief';
@@ -36,7 +36,7 @@ function reasonWords(patches: readonly BedPatch[], soft: boolean): string {
 /** What the bed is likely made of, how sure, and by what; null where nothing could be told. */
 export function bedWords(patches: readonly BedPatch[]): string | null {
   if (patches.length === 0) return null;
-  const shareOf = (ground: ReturnType<typeof groundOf>): number =>
+  const shareOf = (ground: Ground): number =>
     patches.filter((patch) => groundOf(patch.hard) === ground).length / patches.length;
   const hard = patches.reduce((sum, patch) => sum + patch.hard, 0) / patches.length;
   const turns = shareOf('hard') > ALSO && shareOf('soft') > ALSO;
@@ -47,7 +47,11 @@ export function bedWords(patches: readonly BedPatch[]): string | null {
       ? `${unclear ? 'Hard' : 'Mostly hard'} (${confidenceWords(hard)})`
       : hard < 1 - MOSTLY
         ? `${unclear ? 'Soft' : 'Mostly soft'} (${confidenceWords(1 - hard)})`
-        : 'Hard or soft cannot be told';
+        : shareOf('hard') > ALSO
+          ? 'Hard in places, the rest cannot be told'
+          : shareOf('soft') > ALSO
+            ? 'Soft in places, the rest cannot be told'
+            : 'Hard or soft cannot be told';
   const rival = !turns && shareOf('unclear') > ALSO ? ' Firm silt and loose sand answer alike.' : '';
   const skin = patches.some((patch) => patch.skin > SKIN)
     ? ' In places a thin hard skin lies on soft ground.'
