@@ -35,6 +35,10 @@ import { usePlay } from './usePlay';
 import { WaterSheet } from './WaterSheet';
 import { STAGE_WORDS } from './wording';
 
+/** Beside its buttons a phone has room for what tells one water from another: what follows the colon. */
+const shortTitle = (title: string): string =>
+  title.replace(/^.*: /, '').replace(/^./, (first) => first.toUpperCase());
+
 /** What is on the bench, and what can be done with all of it. */
 function Head({
   wide,
@@ -56,15 +60,15 @@ function Head({
   );
   const source = useStore(passStore, (s) => s.pass.source);
   const turned = useStore(passStore, (s) => s.past.length > 0);
-  const of = source.kind === 'recording' ? source.name : `water no. ${source.seed}`;
+  const of = source.kind === 'recording' ? source.name : wide ? `water no. ${source.seed}` : null;
   return (
     <View style={styles.head}>
       <View style={styles.title}>
         <Text bold numberOfLines={1} {...(wide ? {} : { role: 'heading', 'aria-level': 1 })}>
-          {title}
+          {wide ? title : shortTitle(title)}
         </Text>
         <Text faint kind="small" numberOfLines={1}>
-          {stage && !playing ? STAGE_WORDS[stage] : `${face} · ${of}`}
+          {stage && !playing ? STAGE_WORDS[stage] : [face, of].filter(Boolean).join(' · ')}
         </Text>
       </View>
       {turned && !wide && <IconButton icon="undo-variant" label="Undo the last turn" onPress={undoTurn} />}
