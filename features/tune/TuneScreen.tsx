@@ -144,8 +144,9 @@ function Note() {
   );
 }
 
-/** Screens less high show no words under the picture, px. */
+/** Screens less high show no words under the picture, and somewhat higher ones the next move only: the picture comes first, px. */
 const LEAST_ROOMY_PX = 560;
+const LEAST_FOR_METERS_PX = 720;
 
 /** On the water: one picture, one dial under the thumb. */
 export function TuneScreen() {
@@ -174,7 +175,7 @@ export function TuneScreen() {
       <CompareLine />
       {roomy && (
         <>
-          <MeterLine />
+          {(wide || height >= LEAST_FOR_METERS_PX) && <MeterLine />}
           <NextMove />
         </>
       )}
