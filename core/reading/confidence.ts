@@ -3,6 +3,9 @@ import { logistic } from '@/core/maths';
 /** Nothing read off a screen is surer than this: catching is the proof. */
 export const SUREST = 0.99;
 
+/** From this on what is said is called sure. */
+export const SURE = 0.9;
+
 /** What is less likely than not is not claimed. */
 export const LEAST_CONFIDENCE = 0.5;
 

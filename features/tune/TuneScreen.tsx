@@ -37,7 +37,7 @@ import { STAGE_WORDS } from './wording';
 
 /** Beside its buttons a phone has room for what tells one water from another: what follows the colon. */
 const shortTitle = (title: string): string =>
-  title.replace(/^.*: /, '').replace(/^./, (first) => first.toUpperCase());
+  title.replace(/^.*: (?=.)/, '').replace(/^./, (first) => first.toUpperCase());
 
 /** What is on the bench, and what can be done with all of it. */
 function Head({

@@ -35,7 +35,7 @@ describe('what a bed is made of', () => {
       /second echo alone\./,
     );
     expect(bedWords([patch('mud', 0.1, { secondUnheardDb: 20, firstOverGravelDb: null })])).toMatch(
-      /^Soft \(sure, 90\s%\).*none came back/,
+      /^Mostly soft \(sure, 90\s%\).*none came back/,
     );
   });
   it('keeps its sentences short', () => {

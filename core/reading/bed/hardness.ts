@@ -86,6 +86,13 @@ function logLikelihood({ firstOverDb, firstSpreadDb, secondOverDb, secondAtLeast
 const hardShare = (probability: readonly number[]): number =>
   probability.reduce((h, p, i) => h + (HARD.has(BED_MATERIALS[i]!) ? p : 0), 0);
 
+/** Probability that the first echo alone tells hard ground and the second alone soft. */
+function skinShare(heard: readonly Heard[]): number {
+  const byFirst = softmax(heard.map((h) => logLikelihood({ ...h, secondOverDb: null })));
+  const bySecond = softmax(heard.map((h) => logLikelihood({ ...h, firstOverDb: null })));
+  return hardShare(byFirst) * (1 - hardShare(bySecond));
+}
+
 /** Length of a first echo whose energy is taken, m; what the bed line may lie off by is let in before it. */
 const echoLength = (resolutionM: number): number => Math.max(4 * resolutionM, 0.3);
 const edgeSlack = (resolutionM: number): number => Math.max(resolutionM, 0.1);
@@ -250,10 +257,10 @@ export function bedHardness(
     if (second && before) {
       const quiet = energyDb(before, step);
       const echo = energyDb(second, step);
-      const heard = echo > quiet + SECOND_OVER_DB;
-      const clean = toDb(fromDb(heard ? echo : quiet + SECOND_OVER_DB) - fromDb(quiet));
+      const isHeard = echo > quiet + SECOND_OVER_DB;
+      const clean = toDb(fromDb(isHeard ? echo : quiet + SECOND_OVER_DB) - fromDb(quiet));
       const underDb = firstDb - clean - amplitudeToDb(2) - 2 * alpha * depth;
-      if (heard) secondUnderFirstDb = underDb;
+      if (isHeard) secondUnderFirstDb = underDb;
       else secondUnheardDb = underDb;
     }
     const measured = calibration ? firstDb - calibration.sourceLevelDb + 2 * alpha * depth : null;
@@ -276,18 +283,13 @@ export function bedHardness(
       };
     });
     const probability = softmax(heard.map(logLikelihood));
-    const byFirst = softmax(
-      heard.map((h) => logLikelihood({ ...h, secondOverDb: null, secondAtLeastDb: null })),
-    );
-    const bySecond = softmax(heard.map((h) => logLikelihood({ ...h, firstOverDb: null })));
     patches.push({
       fromPing: from,
       toPing: to,
       probability,
       likely: BED_MATERIALS[probability.indexOf(Math.max(...probability))]!,
       hard: hardShare(probability),
-      skin:
-        measured === null || secondUnderFirstDb === null ? 0 : hardShare(byFirst) * (1 - hardShare(bySecond)),
+      skin: measured === null || secondUnderFirstDb === null ? 0 : skinShare(heard),
       growthM: growthOver(cover, from, to),
       firstOverGravelDb: measured === null ? null : measured - expected[BED_MATERIALS.indexOf('gravel')]!,
       secondUnderFirstDb,

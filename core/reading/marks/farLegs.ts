@@ -27,7 +27,8 @@ const offCurve = (rangeM: number, { nearestRangeM }: Crossing, mps: number, away
 /**
  * The legs of each mark that its beam's side lobes draw on beyond a gap, or that were too short to be followed: they make an arch of what
  * the main lobe alone leaves half. Echoes count that lie on the mark's curve, farther out than its pings, weaker, and on no other mark.
- * @param followed all echoes that were followed, short ones too @param timeS of every ping, s @param boatMps speed of the boat
+ * @param followed all echoes that were followed, short ones too @param timeS of every ping, s
+ * @param boatMps speed of the boat @param pulseM length of a pulse in range, m
  */
 export function farLegs(
   marks: readonly Fitted[],
@@ -42,9 +43,9 @@ export function farLegs(
   const taken = new Set(
     marks.flatMap(({ track }) => track.pings.map((p, i) => key(p, track.peakSample[i]!))),
   );
-  const free = followed
-    .filter((track) => !track.pings.some((p, i) => taken.has(key(p, track.peakSample[i]!))))
-    .sort((a, b) => a.pings[0]! - b.pings[0]!);
+  const free = followed.filter(
+    (track) => !track.pings.some((p, i) => taken.has(key(p, track.peakSample[i]!))),
+  );
   return marks.map(({ track, curve }): FarLegs => {
     if (!curve) return NO_FAR_LEGS;
     const legs = { ...NO_FAR_LEGS };
