@@ -287,7 +287,7 @@ export function readChannel(
   const falseBeds = findFalseBeds(measured, bed, stretch.pingRate);
   named.push(...falseBeds.map((late) => late.named));
   const { lures, rest: besideLures } = findLures(
-    findings.filter((f) => !isOnFalseBed(f, falseBeds)),
+    findings.filter((f) => !isOnFalseBed(f, falseBeds, measured)),
     navigation.timeS,
     speed,
     clutterM,

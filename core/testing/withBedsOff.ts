@@ -1,14 +1,18 @@
 import type { Stretch } from '@/core/recording';
 
-/**
- * Pings whose bed answers by so much more or less than the table of its kind says: its first echo by that, its second by twice as much,
- * having met it twice, and so on.
- * @param bedRangeM of the first echo, by ping @param offDb by ping
- */
+/** How far a bed answers off the table of its kind, by ping, dB. */
+export interface BedsOff {
+  /** By its roughness, which spreads what the first bounce sends back: every echo of it by as much. */
+  roughDb?: ArrayLike<number>;
+  /** By its hardness: the first echo by as much, the second by twice that, having met the bed twice, and so on. */
+  hardDb?: ArrayLike<number>;
+}
+
+/** Pings whose bed answers off the table of its kind. @param bedRangeM of the first echo, by ping */
 export function withBedsOff(
   stretch: Stretch,
   bedRangeM: ArrayLike<number>,
-  offDb: ArrayLike<number>,
+  { roughDb, hardDb }: BedsOff,
 ): Stretch {
   return {
     ...stretch,
@@ -16,8 +20,10 @@ export function withBedsOff(
       const { pingCount, sampleCount: n, firstRangeM, sampleStepM } = channel;
       const levelDb = Float32Array.from(channel.levelDb);
       for (let p = 0; p < pingCount; p++)
-        for (let j = 0; j < n; j++)
-          levelDb[p * n + j]! += offDb[p]! * Math.floor((firstRangeM + j * sampleStepM) / bedRangeM[p]!);
+        for (let j = 0; j < n; j++) {
+          const bounces = Math.floor((firstRangeM + j * sampleStepM) / bedRangeM[p]!);
+          if (bounces > 0) levelDb[p * n + j]! += (roughDb?.[p] ?? 0) + bounces * (hardDb?.[p] ?? 0);
+        }
       return { ...channel, levelDb };
     }),
   };

@@ -25,6 +25,11 @@ const work = ({ seed, conditions, cover, painted, planned }: Job): Tally =>
       ? judgePainted(seed, painted)
       : judgePass(planned ? planPass(seed) : madePass(seed, conditions), seed);
 
+const STEEP = Math.tan(Math.PI / 10);
+/** Off in what they reflect by far more than is published of any kind; and off as is: mostly in backscatter, a little in impedance. */
+const HARDER = { roughDb: 0, hardDb: 4 };
+const ROUGHER = { roughDb: 3, hardDb: 1 };
+
 /** How a pass departs from the usual, and how many passes of every hundred it gets. */
 const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
   ['usual', 100, {}],
@@ -33,9 +38,11 @@ const GROUPS: [group: string, weight: number, conditions: Conditions][] = [
   ['rough, wind 8 m/s', 40, { windMps: 8 }],
   ['fast, 4 m/s', 40, { speedMps: 4 }],
   ['noisy: most fish near the limit', 60, { excessNoiseDb: 72 }],
-  ['sloping bed, up to 18°', 40, { steepest: Math.tan(Math.PI / 10) }],
-  ['beds up to 4 dB off their table', 40, { bedsOffDb: 4 }],
-  ['sloping beds up to 4 dB off their table', 40, { bedsOffDb: 4, steepest: Math.tan(Math.PI / 10) }],
+  ['sloping bed, up to 18°', 40, { steepest: STEEP }],
+  ['beds harder or softer than their table, up to 4 dB', 40, { bedsOff: HARDER }],
+  ['sloping beds harder or softer, up to 4 dB', 40, { bedsOff: HARDER, steepest: STEEP }],
+  ['beds rougher or smoother than their table, up to 4 dB', 40, { bedsOff: ROUGHER }],
+  ['sloping beds rougher or smoother, up to 4 dB', 40, { bedsOff: ROUGHER, steepest: STEEP }],
 ];
 
 /** Water the reader was not made on: painted from statistics, plain and with nuisances. */

@@ -41,8 +41,8 @@ export interface Conditions {
   cloudy?: boolean;
   /** Steepest the bed falls or rises all along the way, as a tangent; half of it at least. */
   steepest?: number;
-  /** Each kind of bed answers by as much as this more or less than its table says, dB. */
-  bedsOffDb?: number;
+  /** Each kind of bed is off its table by up to this either way, dB: by its roughness, and by its hardness. */
+  bedsOff?: { roughDb: number; hardDb: number };
 }
 
 /** On a steep slope the first echo of the bed comes from beside the nominal beam: from no farther out than this, rad. */
@@ -87,13 +87,21 @@ function spreadFish(
 const SHALLOW_END_M = 4;
 
 /** A pass whose kinds of bed are each off their table by a number drawn for it. */
-function bedsOff(made: Stretch, scene: Scene, track: Track, mostDb: number, random: Random): Stretch {
-  const offDb = BED_MATERIALS.map(() => random.between(-mostDb, mostDb));
-  return withBedsOff(
-    made,
-    truthOf(scene, track, BESIDE_RAD).firstBedRangeM,
-    Float32Array.from(track.xM, (x, p) => offDb[bedMaterialAt(scene.bed, x, track.yM[p]!)]!),
-  );
+function bedsOff(
+  made: Stretch,
+  scene: Scene,
+  track: Track,
+  { roughDb, hardDb }: NonNullable<Conditions['bedsOff']>,
+  random: Random,
+): Stretch {
+  const byPing = (mostDb: number): Float32Array => {
+    const offDb = BED_MATERIALS.map(() => random.between(-mostDb, mostDb));
+    return Float32Array.from(track.xM, (x, p) => offDb[bedMaterialAt(scene.bed, x, track.yM[p]!)]!);
+  };
+  return withBedsOff(made, truthOf(scene, track, BESIDE_RAD).firstBedRangeM, {
+    hardDb: byPing(hardDb),
+    roughDb: byPing(roughDb),
+  });
 }
 
 /** A pass of singles, and now and then a cloud, over a bed of one material or two; every seed another. */
@@ -177,8 +185,8 @@ export function madePass(seed: number, conditions: Conditions = {}): MadePass {
   const farM = (random.uniform() < 0.5 ? 1.25 : 2.3) * deepest + 1;
   const rig = { ...GENERIC_RIG, excessNoiseDb };
   const made = simulate({ scene, track, rig, faces: [face], pingRate, farM, seed });
-  const recording = conditions.bedsOffDb
-    ? bedsOff(made, scene, track, conditions.bedsOffDb, random.fork('beds off'))
+  const recording = conditions.bedsOff
+    ? bedsOff(made, scene, track, conditions.bedsOff, random.fork('beds off'))
     : made;
   return { scene, track, face, recording, farM, rig };
 }

@@ -40,6 +40,14 @@ describe('a false bed', () => {
     expect(findings.filter((f) => f.kind === 'fish' && f.fromPing < 100)).toHaveLength(0);
   });
 
+  it('is no row of fish where it is over after eight seconds', () => {
+    const { recording } = madePass(31_020_001, { otherSounder: true });
+    const { named, findings } = readChannel(recording, recording.channels[0]!);
+    expect(named.map((echo) => echo.kind)).toContain('false-bed');
+    // The one fish there is passed under it.
+    expect(findings.filter((f) => f.kind === 'fish' && f.fromPing < 150)).toHaveLength(1);
+  });
+
   it('takes what keeps to its line, and leaves what crosses it', () => {
     const falseBeds = findFalseBeds(channel, reading.bed, pass.recording.pingRate);
     const mark = (path: (ping: number) => number) =>
@@ -49,14 +57,15 @@ describe('a false bed', () => {
         toPing: 239,
         path: Float32Array.from({ length: 40 }, (_, k) => path(200 + k)),
       }) as unknown as FishFinding;
-    expect(isOnFalseBed(mark(late), falseBeds)).toBe(true);
+    expect(isOnFalseBed(mark(late), falseBeds, channel)).toBe(true);
     expect(
       isOnFalseBed(
         mark((p) => late(p) + 0.1 * (p - 220)),
         falseBeds,
+        channel,
       ),
     ).toBe(false);
-    expect(isOnFalseBed(mark(late), [])).toBe(false);
+    expect(isOnFalseBed(mark(late), [], channel)).toBe(false);
   });
 
   it('is not named over a bed whose late echoes are not heard', () => {

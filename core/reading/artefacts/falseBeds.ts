@@ -1,8 +1,8 @@
-import { isGap, median } from '@/core/maths';
+import { clamp, isGap, median } from '@/core/maths';
 import type { Channel } from '@/core/recording';
 import { BED_ECHOES, lateRange, pingPeriodM } from '@/core/rig';
 import type { BedLine } from '../bed/bedLine';
-import type { Finding } from '../finding';
+import type { Finding, FishFinding } from '../finding';
 import type { NamedEcho } from './notFish';
 
 /** Ping periods tried, and how far over the water to either side a false bed must stand, dB, in this share of looks at some pings. */
@@ -11,13 +11,17 @@ const FALSE_BED_DB = 2.5;
 const FALSE_BED_SHARE = 0.6;
 /** Pings a look takes together: of one alone noise says too much. */
 const LOOK_PINGS = 5;
+/** Nearer to the surface than this the water over it is full of bubbles, m: there it must stand so far over what its range usually gives, dB. */
+const IN_CLUTTER_M = 3.5;
+const OVER_USUAL_DB = 8;
+const USUAL_STEP_M = 0.1;
 /** Water it is looked for in from where it begins, and to either side, what it is held against, m. */
 const THICK_M = 0.5;
 const BESIDE_M = [0.8, 2] as const;
-/** Looks that are enough; fewer are where it slants by so much, m: bait does not keep to that. */
-const LEAST_LOOKS = 16;
-const LEAST_LOOKS_ON_SLANT = 8;
-const SLANT_M = 2;
+/** Pings it must last; fewer are enough where it slants by so much, m: bait does not keep to that. */
+const LEAST_PINGS = 80;
+const LEAST_PINGS_ON_SLANT = 40;
+const SLANT_M = 1;
 
 /** An echo of the bed that falls into a later ping: where it begins, ping by ping (NaN where the bed is lost), how thick it is, and its name. */
 export interface FalseBed {
@@ -76,6 +80,21 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
   };
   const out: FalseBed[] = [];
   const stride = Math.max(1, Math.floor(pingCount / 400));
+  const usual = new Map<number, number>();
+  /** What a range gives in most pings in which it is water, dB. */
+  const usualAt = (rangeM: number): number => {
+    const key = Math.round(rangeM / USUAL_STEP_M);
+    let level = usual.get(key);
+    if (level === undefined) {
+      const levels: number[] = [];
+      for (let p = 0; p < pingCount; p += stride)
+        if (bed.rangeM[p]! > rangeM + THICK_M + OVER_BED_M)
+          levels.push(mean(p, key * USUAL_STEP_M, key * USUAL_STEP_M + THICK_M));
+      level = median(levels);
+      usual.set(key, level);
+    }
+    return level;
+  };
   for (let m = 1; m <= BED_ECHOES; m++)
     for (let k = 1; k <= MOST_PERIODS; k++) {
       // The echo belongs to the ping sent k before.
@@ -87,6 +106,7 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
       let taken = 0;
       let overAbove = 0;
       let overBelow = 0;
+      let overUsual = 0;
       let [nearest, farthest] = [Infinity, -Infinity];
       for (let p = k; p < pingCount; p += stride) {
         const at = atPing(p);
@@ -96,17 +116,20 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
         farthest = Math.max(farthest, at);
         overAbove += here - mean(p, at - BESIDE_M[1], at - BESIDE_M[0]);
         overBelow += here - mean(p, at + BESIDE_M[0], at + BESIDE_M[1]);
+        if (at < IN_CLUTTER_M) overUsual += here - usualAt(at);
         if (++taken < LOOK_PINGS) continue;
         looked++;
-        if (overAbove > FALSE_BED_DB * LOOK_PINGS && overBelow > 0) {
+        const stands = overAbove > FALSE_BED_DB * LOOK_PINGS || overUsual > OVER_USUAL_DB * LOOK_PINGS;
+        if (stands && overBelow > 0) {
           shown++;
           low = Math.min(low, nearest);
           high = Math.max(high, farthest);
         }
-        [taken, overAbove, overBelow, nearest, farthest] = [0, 0, 0, Infinity, -Infinity];
+        [taken, overAbove, overBelow, overUsual, nearest, farthest] = [0, 0, 0, 0, Infinity, -Infinity];
       }
-      const enough = high - low > SLANT_M ? LEAST_LOOKS_ON_SLANT : LEAST_LOOKS;
-      if (looked < enough || shown / looked < FALSE_BED_SHARE) continue;
+      const lasts = looked * LOOK_PINGS * stride;
+      const enough = high - low > SLANT_M ? LEAST_PINGS_ON_SLANT : LEAST_PINGS;
+      if (lasts < enough || shown / looked < FALSE_BED_SHARE) continue;
       const rangeM = Float32Array.from({ length: pingCount }, (_, p) => atPing(p));
       out.push({
         rangeM,
@@ -126,42 +149,60 @@ export function findFalseBeds(channel: Channel, bed: BedLine, pingRate: number):
 
 /** Water about a false bed in which its pieces lie, m: it wanders by m times what the bed line does. */
 const ABOUT_M = 0.6;
+/** Deeper in it than this its tail is too faint for marks, m. */
+const DEEPEST_PIECE_M = 3;
 /** Of a finding's pings so many must lie on it. */
 const ON_SHARE = 0.8;
-/** It slants where it rises or falls by SLANT_M from so many pings before a mark to so many after. */
-const SLANT_PINGS = 40;
+/** A fish in it stands so far over what it gives at that depth in itself, dB, by this many pings to either side. */
+const FISH_OVER_DB = 10;
+const OWN_PINGS = 40;
 
-function slantsAt({ rangeM }: FalseBed, fromPing: number, toPing: number): boolean {
-  let [low, high] = [Infinity, -Infinity];
-  for (let p = Math.max(0, fromPing - SLANT_PINGS); p <= toPing + SLANT_PINGS && p < rangeM.length; p++) {
-    const at = rangeM[p]!;
-    if (at < low) low = at;
-    if (at > high) high = at;
-  }
-  return high - low > SLANT_M;
+/** How far a mark stands over a false bed about it, as deep in it as the mark lies, dB; 0 where that cannot be told. */
+function overItDb(
+  { path, fromPing, toPing }: FishFinding,
+  { rangeM }: FalseBed,
+  { pingCount, sampleCount: n, sampleStepM: step, firstRangeM, levelDb }: Channel,
+): number {
+  const levelAt = (p: number, range: number): number => {
+    const j = Math.round((range - firstRangeM) / step);
+    return j >= 0 && j < n ? levelDb[p * n + j]! : NaN;
+  };
+  const told = Array.from(path, (range, i) => ({ p: fromPing + i, range, at: rangeM[fromPing + i]! })).filter(
+    ({ range, at }) => !isGap(range) && !isGap(at),
+  );
+  const deepM = median(told.map(({ range, at }) => range - at));
+  const own: number[] = [];
+  for (let p = Math.max(0, fromPing - OWN_PINGS); p <= toPing + OWN_PINGS && p < pingCount; p++)
+    own.push(levelAt(p, rangeM[p]! + deepM));
+  const over = median(told.map(({ p, range }) => levelAt(p, range))) - median(own.filter((x) => !isGap(x)));
+  return isGap(over) ? 0 : over;
 }
 
 /**
- * Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping, and it is no thicker. A mark may lie in all of one
- * where it slants, which is soon past; in one that lies level a fish may.
+ * Whether a mark or cloud is a piece of a false bed: its top keeps to it, ping by ping, and it is no thicker. Deeper in it a mark is one
+ * unless it stands out of it.
  */
-export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[]): boolean {
+export function isOnFalseBed(finding: Finding, falseBeds: readonly FalseBed[], channel: Channel): boolean {
   if (finding.kind === 'cover') return false;
   const top = finding.kind === 'fish' ? finding.path : finding.top;
   const bottom = finding.kind === 'cloud' ? finding.bottom : null;
   return falseBeds.some((falseBed) => {
     const { rangeM, thickM } = falseBed;
-    const wholly = finding.kind === 'fish' && slantsAt(falseBed, finding.fromPing, finding.toPing);
-    const below = wholly ? Math.max(ABOUT_M, thickM) : ABOUT_M;
-    let on = 0;
-    let told = 0;
-    top.forEach((range, i) => {
-      const at = rangeM[finding.fromPing + i]!;
-      if (isGap(range) || isGap(at)) return;
-      told++;
-      const thick = bottom && !isGap(bottom[i]!) ? bottom[i]! - range : 0;
-      if (range > at - ABOUT_M && range < at + below && thick < thickM + 2 * ABOUT_M) on++;
-    });
-    return told > 0 && on >= ON_SHARE * told;
+    const isWithin = (belowM: number): boolean => {
+      let on = 0;
+      let told = 0;
+      top.forEach((range, i) => {
+        const at = rangeM[finding.fromPing + i]!;
+        if (isGap(range) || isGap(at)) return;
+        told++;
+        const thick = bottom && !isGap(bottom[i]!) ? bottom[i]! - range : 0;
+        if (range > at - ABOUT_M && range < at + belowM && thick < thickM + 2 * ABOUT_M) on++;
+      });
+      return told > 0 && on >= ON_SHARE * told;
+    };
+    if (finding.kind !== 'fish') return isWithin(ABOUT_M);
+    return (
+      isWithin(clamp(thickM, ABOUT_M, DEEPEST_PIECE_M)) && overItDb(finding, falseBed, channel) < FISH_OVER_DB
+    );
   });
 }

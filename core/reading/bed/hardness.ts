@@ -46,11 +46,27 @@ const HARD: ReadonlySet<BedMaterial> = new Set(['rock', 'gravel', 'shell', 'sand
 /** How far a bed may answer off the table of its kind, dB, and the share of beds that are taken to be as it says. */
 const MOST_OFF_DB = 4;
 const AS_TABLED = 0.5;
+/** Of the rest, those that are off by roughness, slope of their facets, or a level that is not what the calibration says. */
+const OFF_BY_LEVEL = 0.5;
 const OFF_STEPS = 17;
-const OFF = Array.from({ length: OFF_STEPS }, (_, k) => {
-  const db = MOST_OFF_DB * ((2 * k) / (OFF_STEPS - 1) - 1);
-  return { db, logShare: Math.log((1 - AS_TABLED) / OFF_STEPS + (db === 0 ? AS_TABLED : 0)) };
-});
+
+/** One way a bed may be off its table: its first echo by so much, and the second under the first by as much less, dB. */
+interface Off {
+  firstDb: number;
+  secondDb: number;
+  logShare: number;
+}
+
+/** As the table says, off in level alone, and off in what it reflects, which both bounces meet. */
+const OFF: readonly Off[] = [
+  { firstDb: 0, secondDb: 0, logShare: Math.log(AS_TABLED) },
+  ...Array.from({ length: OFF_STEPS }, (_, k) => MOST_OFF_DB * ((2 * k) / (OFF_STEPS - 1) - 1)).flatMap(
+    (db): Off[] => [
+      { firstDb: db, secondDb: 0, logShare: Math.log(((1 - AS_TABLED) * OFF_BY_LEVEL) / OFF_STEPS) },
+      { firstDb: db, secondDb: db, logShare: Math.log(((1 - AS_TABLED) * (1 - OFF_BY_LEVEL)) / OFF_STEPS) },
+    ],
+  ),
+];
 
 /** What was heard of a patch, against the table of one kind, dB. */
 interface Heard {
@@ -67,16 +83,19 @@ interface Heard {
 const below = (x: number): number => logistic(1.702 * x);
 
 /**
- * Log likelihood of what was heard, of one kind of bed. One that answers so much louder than its table does so in both bounces: its first
- * echo is up by that and its second less far under it by as much, so the two echoes are not two witnesses to its kind.
+ * Log likelihood of what was heard, of one kind of bed, over every way it may be off its table. One that reflects so much more than its
+ * kind does so in both bounces, so the two echoes are not two witnesses; one that is rougher is off in the first alone (Hamilton and
+ * Bachman 1982 have impedance within some 5 % for a kind, while backscatter spreads over several dB, APL-UW TR 9407).
  */
 function logLikelihood({ firstOverDb, firstSpreadDb, secondOverDb, secondAtLeastDb }: Heard): number {
-  const logs = OFF.map(({ db, logShare }) => {
+  const logs = OFF.map(({ firstDb, secondDb, logShare }) => {
     let log = logShare;
-    if (firstOverDb !== null) log -= 0.5 * ((firstOverDb - db) / firstSpreadDb) ** 2;
-    if (secondOverDb !== null) log -= 0.5 * ((secondOverDb + db) / SECOND_SPREAD_DB) ** 2;
+    if (firstOverDb !== null) log -= 0.5 * ((firstOverDb - firstDb) / firstSpreadDb) ** 2;
+    if (secondOverDb !== null) log -= 0.5 * ((secondOverDb + secondDb) / SECOND_SPREAD_DB) ** 2;
     if (secondAtLeastDb !== null)
-      log += Math.log(LOST_ANYHOW + (1 - LOST_ANYHOW) * below(-(secondAtLeastDb + db) / UNHEARD_SPREAD_DB));
+      log += Math.log(
+        LOST_ANYHOW + (1 - LOST_ANYHOW) * below(-(secondAtLeastDb + secondDb) / UNHEARD_SPREAD_DB),
+      );
     return log;
   });
   const most = Math.max(...logs);

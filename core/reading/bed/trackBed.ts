@@ -143,7 +143,22 @@ function coarseLine(channel: Channel, binning: Binning): Int16Array {
   const edges = edgesFor('coarse', new Int32Array(rows), new Int32Array(rows).fill(bins));
   edges.strength.fill(-1e9);
   scoreEdges(channel, binning, (row) => row * EVERY, edges);
-  discountLaterEchoes(edges.score, edges.strength, edges.best, rows, bins);
+  const { perBin, windowBins } = binning;
+  const { sampleCount: n, levelDb: level } = channel;
+  discountLaterEchoes(
+    {
+      ...edges,
+      peak: (row, b) => {
+        let peak = -Infinity;
+        const from = row * EVERY * n;
+        for (let j = b * perBin; j < (b + windowBins) * perBin && j < n; j++)
+          if (level[from + j]! > peak) peak = level[from + j]!;
+        return peak;
+      },
+    },
+    rows,
+    bins,
+  );
   return bestLine(edges, bins, JUMP_DB / EVERY);
 }
 
@@ -211,14 +226,23 @@ const EARLIER_SHARE = 0.6;
 const LATER_LOSES = 0.9;
 /** A first echo, shorter than its second and at times overloaded, may on the mean lie this much under it, dB. */
 const SHORTER_DB = 13;
+/** Sounders may have made up for spreading, both ways and a little too much: else no later echo is louder than the first. */
+const SPREADING_DB = 40;
+const TOO_MUCH_DB = 3;
 /** Rows to either side in which most must show such a pair: under a cloud it is chance and passes, over hard ground it stays. */
 const PAIRS_ROWS = 120 / EVERY;
 const PAIRS_SHARE = 0.6;
 /** How near a whole ratio the two must be. */
 const RATIO_SLACK = 0.03;
 
+/** Edges of all rows over all the bins, and how loud what lies under one is at its loudest, dB. */
+interface AllEdges extends Pick<Edges, 'score' | 'strength' | 'best'> {
+  peak: (row: number, bin: number) => number;
+}
+
 /** Bin of the nearer edge of which the edge of a bin may be the second or third echo, −1 when there is none. */
-function earlierEdge(score: Float32Array, strength: Float32Array, row: number, b: number): number {
+function earlierEdge({ score, strength, peak }: AllEdges, r: number, bins: number, b: number): number {
+  const row = r * bins;
   const own = score[row + b]!;
   if (own < LEAST_CONTRAST_DB) return -1;
   for (let m = 2; m <= 3; m++) {
@@ -234,17 +258,21 @@ function earlierEdge(score: Float32Array, strength: Float32Array, row: number, b
         strength[row + k]! > strength[row + b]! - SHORTER_DB
       )
         best = k;
-    if (best >= 0 && score[row + best]! >= LEAST_CONTRAST_DB && score[row + best]! >= EARLIER_SHARE * own)
+    if (
+      best >= 0 &&
+      score[row + best]! >= LEAST_CONTRAST_DB &&
+      score[row + best]! >= EARLIER_SHARE * own &&
+      peak(r, best) > peak(r, b) - SPREADING_DB * Math.log10(m) - TOO_MUCH_DB
+    )
       return best;
   }
   return -1;
 }
 
 /** Of a fourth echo the second is an earlier edge, and of that the first; −1 when there is none. */
-function earliestEdge(score: Float32Array, strength: Float32Array, row: number, b: number): number {
+function earliestEdge(edges: AllEdges, r: number, bins: number, b: number): number {
   let earliest = -1;
-  for (let k = earlierEdge(score, strength, row, b); k >= 0; k = earlierEdge(score, strength, row, k))
-    earliest = k;
+  for (let k = earlierEdge(edges, r, bins, b); k >= 0; k = earlierEdge(edges, r, bins, k)) earliest = k;
   return earliest;
 }
 
@@ -257,20 +285,15 @@ const NEAR_USUAL = 0.25;
  * clear of the first one's tail, can be the better edge. The nearer edge must be the one that goes on through these minutes: a
  * cloud half way down to the bed passes. In place; from the far end, so that what is compared is still whole.
  */
-function discountLaterEchoes(
-  score: Float32Array,
-  strength: Float32Array,
-  bestBin: Int16Array,
-  rows: number,
-  bins: number,
-): void {
+function discountLaterEchoes(edges: AllEdges, rows: number, bins: number): void {
+  const { score, best: bestBin } = edges;
   const nearer = new Int16Array(rows).fill(-1);
   for (let r = 0; r < rows; r++) {
     const row = r * bins;
     const least = EARLIER_SHARE * score[row + bestBin[r]!]!;
     // Either of the two may be the better edge of a ping.
     for (let b = bins - 1; b > 6 && nearer[r]! < 0; b--)
-      if (score[row + b]! >= least) nearer[r] = earliestEdge(score, strength, row, b);
+      if (score[row + b]! >= least) nearer[r] = earliestEdge(edges, r, bins, b);
   }
   const found = new Float32Array(2 * PAIRS_ROWS + PAIRS_EVERY + 1);
   for (let r0 = 0; r0 < rows; r0 += PAIRS_EVERY) {
@@ -283,7 +306,7 @@ function discountLaterEchoes(
     for (let r = r0; r < Math.min(rows, r0 + PAIRS_EVERY); r++) {
       const row = r * bins;
       for (let b = bins - 1; b > 6; b--) {
-        const k = earlierEdge(score, strength, row, b);
+        const k = earlierEdge(edges, r, bins, b);
         if (k >= 0 && Math.abs(k - usual) <= NEAR_USUAL * usual + 1)
           score[row + b]! -= LATER_LOSES * score[row + k]!;
       }
