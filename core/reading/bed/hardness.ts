@@ -85,7 +85,7 @@ const below = (x: number): number => logistic(1.702 * x);
 /**
  * Log likelihood of what was heard, of one kind of bed, over every way it may be off its table. One that reflects so much more than its
  * kind does so in both bounces, so the two echoes are not two witnesses; one that is rougher is off in the first alone (Hamilton and
- * Bachman 1982 have impedance within some 5 % for a kind, while backscatter spreads over several dB, APL-UW TR 9407).
+ * Bachman 1982: impedance keeps within about 5 % for a kind, while backscatter spreads over several dB, APL-UW TR 9407).
  */
 function logLikelihood({ firstOverDb, firstSpreadDb, secondOverDb, secondAtLeastDb }: Heard): number {
   const logs = OFF.map(({ firstDb, secondDb, logShare }) => {
